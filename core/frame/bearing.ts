@@ -1,0 +1,132 @@
+import {
+  areaOf, axesIn, clipPolygon, dot, flat, heightOver, hull, polygonArea, TOLERANCE, type Plane, type SolidFace, type Vec2, type Vec3,
+} from "../geometry"; // prettier-ignore
+import { crossingOf, sidesAcross } from "./cuts";
+import type { Face, Joint, LapJoint, Member } from "./member";
+import type { ResolvedFrame } from "./resolve";
+import { stockFace } from "./stock-body";
+
+/** How a joint bears: the area that should and the area that does, mm², and whether that is what its contact class asks. */
+export interface Bearing {
+  readonly joint: string;
+  readonly a: string;
+  readonly b: string;
+  readonly kind: Joint["kind"] | "node";
+  readonly wanted: number;
+  readonly borne: number;
+  readonly touches: boolean;
+  readonly ok: boolean;
+}
+
+const facesOf = (r: ResolvedFrame, member: string, pick: (f: SolidFace) => boolean): SolidFace[] =>
+  (r.byMember.get(member) ?? []).flatMap((s) => s.parts.flatMap((p) => p.faces.filter(pick)));
+
+/** Area that two sets of flat faces share where they lie against each other, mm². */
+function sharedArea(as: readonly SolidFace[], bs: readonly SolidFace[]): number {
+  let area = 0;
+  for (const f of as)
+    for (const g of bs) {
+      if (dot(f.plane.n, g.plane.n) > -0.999999) continue;
+      if (g.corners.some((p) => Math.abs(heightOver(f.plane, p)) > TOLERANCE.contact)) continue;
+      const axes = axesIn(f.plane.n);
+      const flatten = (c: readonly Vec3[]): Vec2[] => hull(c.map((p) => flat(p, axes)));
+      area += Math.abs(polygonArea(clipPolygon(flatten(f.corners), flatten(g.corners))));
+    }
+  return area;
+}
+
+const total = (faces: readonly SolidFace[]): number => faces.reduce((s, f) => s + areaOf(f.corners), 0);
+
+/** Whether two solids come within the contact tolerance anywhere: corners of either on a face of the other, or penetrating. */
+function near(r: ResolvedFrame, a: string, b: string): boolean {
+  const parts = (id: string) => (r.byMember.get(id) ?? []).flatMap((s) => s.parts);
+  const within = (p: Vec3, id: string): boolean =>
+    parts(id).some((s) => s.faces.every((f) => heightOver(f.plane, p) <= TOLERANCE.contact));
+  const corners = (id: string) => parts(id).flatMap((s) => s.faces.flatMap((f) => f.corners));
+  return corners(a).some((p) => within(p, b)) || corners(b).some((p) => within(p, a));
+}
+
+/** The area a lap should show: the crossing of both widths, or for parallel members the strip they share. */
+function lapWanted(a: Member, b: Member, j: LapJoint, r: ResolvedFrame): number {
+  const on = stockFace(a, j.aFace);
+  const [aSide] = sidesAcross(j.aFace).map((f) => stockFace(a, f)) as [Plane];
+  const [bSide] = sidesAcross(j.bFace).map((f) => stockFace(b, f)) as [Plane];
+  if (Math.abs(dot(aSide.n, bSide.n)) < 0.999999) return areaOf(crossingOf(a, b, j));
+  // side by side: both faces as they are, each widened to its stock, so that only lengths limit
+  const pick = (f: Face) => (s: SolidFace) => s.tag === f;
+  const axes = axesIn(on.n);
+  const span = (faces: readonly SolidFace[]) => hull(faces.flatMap((f) => f.corners.map((p) => flat(p, axes))));
+  const shared = clipPolygon(span(facesOf(r, a.id, pick(j.aFace))), span(facesOf(r, b.id, pick(j.bFace))));
+  return Math.abs(polygonArea(shared));
+}
+
+/**
+ * Checks every joint of a cut frame against its contact class: a face bears on at least 99 % of the end face, or of the
+ * crossing of both widths for a lap; a line touches somewhere; a gap is not asked to touch.
+ */
+export function bearings(r: ResolvedFrame): Bearing[] {
+  const members = new Map(r.frame.members.map((m) => [m.id, m]));
+  const of = (j: Joint, b: string, as: readonly SolidFace[], bs: readonly SolidFace[], wanted = total(as)): Bearing => {
+    const borne = sharedArea(as, bs);
+    const touches = borne > 0 || near(r, j.a, b);
+    const ok = j.contact === "gap" || (j.contact === "line" ? touches : wanted > 0 && borne >= TOLERANCE.bearing * wanted);
+    return { joint: j.id, a: j.a, b, kind: j.kind, wanted, borne, touches, ok };
+  };
+  const any = (): boolean => true;
+  const out: Bearing[] = [];
+  for (const j of r.frame.joints) {
+    if (j.kind === "trim") continue;
+    const cut = facesOf(r, j.a, (f) => f.tag === j.id);
+    switch (j.kind) {
+      case "butt":
+      case "notch":
+      case "through":
+      case "rod-in-hole":
+      case "mitre":
+        out.push(of(j, j.b, cut, facesOf(r, j.b, any)));
+        break;
+      case "lap":
+        out.push(
+          of(
+            j,
+            j.b,
+            facesOf(r, j.a, (f) => f.tag === j.aFace),
+            facesOf(r, j.b, (f) => f.tag === j.bFace),
+            lapWanted(members.get(j.a)!, members.get(j.b)!, j, r),
+          ),
+        );
+        break;
+      case "bearing": {
+        const end = j.aFace === "end0" || j.aFace === "end1" ? j.aFace : undefined;
+        const froms = new Set((r.byMember.get(j.a) ?? []).flatMap((s) => s.cuts.filter((c) => c.as === end).map((c) => c.from)));
+        const own = facesOf(r, j.a, (f) => (end ? froms.has(f.tag) || f.tag === end : f.tag === j.aFace));
+        out.push(of(j, j.b, own, facesOf(r, j.b, (f) => f.tag === j.bFace)));
+      }
+    }
+  }
+  for (const n of r.frame.nodes) {
+    const all = [...(n.passing ?? []), ...n.tiers.flat().map((e) => e.member)];
+    for (const e of n.tiers.flat())
+      for (const b of all) {
+        if (b === e.member) continue;
+        const borne = sharedArea(facesOf(r, e.member, (f) => f.tag === n.id), facesOf(r, b, any));
+        const touches = borne > 0 || near(r, e.member, b);
+        out.push({ joint: n.id, a: e.member, b, kind: "node", wanted: 0, borne, touches, ok: true });
+      }
+  }
+  return out;
+}
+
+/** The groups of members that hang together by touching joints; a sound structure is one group. Loose members are left out. */
+export function connectedGroups(r: ResolvedFrame, found: readonly Bearing[] = bearings(r)): string[][] {
+  const parent = new Map(r.frame.members.filter((m) => !m.loose).map((m) => [m.id, m.id]));
+  const root = (id: string): string => {
+    let x = id;
+    while (parent.get(x) !== x) x = parent.get(x)!;
+    return x;
+  };
+  for (const b of found) if (b.touches && parent.has(b.a) && parent.has(b.b)) parent.set(root(b.a), root(b.b));
+  const groups = new Map<string, string[]>();
+  for (const id of parent.keys()) groups.set(root(id), [...(groups.get(root(id)) ?? []), id]);
+  return [...groups.values()];
+}

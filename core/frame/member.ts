@@ -1,0 +1,183 @@
+import type { Plane, Vec2, Vec3 } from "../geometry";
+import type { Model } from "../units";
+
+/**
+ * A side of a member's uncut stock, in its own axes: u runs along the work line from a to b, v is the `up` given made
+ * square to u, w = u × v. A panel's sides are its faces "+w" and "-w" and its edges "e0", "e1", … in outline order; a
+ * bent strip has v pointing away from the arc's centre, and a round has flats towards all four.
+ */
+export type Face = "+v" | "-v" | "+w" | "-w" | `e${number}`;
+export type End = 0 | 1;
+
+/** One stick of a section: sizes along v and w, and its centre from the centre of the whole. Single sticks have one with an empty name. */
+export interface Component {
+  readonly name: string;
+  readonly v: Model;
+  readonly w: Model;
+  readonly at: readonly [Model, Model];
+  /** The stock item it is cut from. */
+  readonly stock: string;
+}
+/** Where the section hangs on the work line, along v or w: its centre, or its positive or negative side, lies on the line. */
+export type Seat = "centre" | "+" | "-";
+
+export interface StraightBody {
+  readonly shape: "straight";
+  readonly a: Vec3;
+  readonly b: Vec3;
+  readonly up: Vec3;
+  readonly seat: readonly [Seat, Seat];
+  readonly components: readonly Component[];
+}
+export interface RoundBody {
+  readonly shape: "round";
+  readonly a: Vec3;
+  readonly b: Vec3;
+  readonly up: Vec3;
+  readonly diameter: Model;
+  readonly stock: string;
+}
+/** Strips bent round an arc. Angles are radians, counter-clockwise about `normal` from `zero`; v points outward. */
+export interface ArcBody {
+  readonly shape: "arc";
+  readonly centre: Vec3;
+  readonly normal: Vec3;
+  readonly zero: Vec3;
+  readonly radius: Model;
+  /** The alignment's break points, shared by all plies on it: first and last are the work line's ends. */
+  readonly breaks: readonly number[];
+  readonly seat: readonly [Seat, Seat];
+  readonly components: readonly Component[];
+}
+/** A convex sheet part. The outline is counter-clockwise in (u, v) on its "-w" face; bevel[i], degrees, tilts edge i so that positive shortens the "+w" side. */
+export interface PanelBody {
+  readonly shape: "panel";
+  readonly origin: Vec3;
+  readonly u: Vec3;
+  readonly v: Vec3;
+  readonly outline: readonly Vec2[];
+  readonly bevel: readonly number[];
+  readonly thickness: Model;
+  readonly stock: string;
+  /** Convex holes and pockets, counter-clockwise, with the bevel of each edge. */
+  readonly holes: readonly { readonly name: string; readonly outline: readonly Vec2[]; readonly bevel: readonly number[] }[];
+}
+export type Body = StraightBody | RoundBody | ArcBody | PanelBody;
+
+/** How an end finishes that no joint cuts. `beyond` is past the end of the work line, model mm. */
+export type FreeEnd =
+  | { readonly kind: "square"; readonly beyond: number }
+  | { readonly kind: "plumb" | "level"; readonly beyond: number };
+
+/** A stick, round, bent strip, panel or block placed in space. Its id is a semantic path that survives edits. */
+export interface Member {
+  readonly id: string;
+  readonly structure: string;
+  readonly assembly: string;
+  /** The trade's word for what it does: "cap", "batter post", "sway brace". */
+  readonly role: string;
+  /** The letters its piece mark begins with. */
+  readonly letter: string;
+  readonly kind: "strip" | "round" | "bent" | "panel" | "block";
+  /** Nominal inches, thickness then width; what the real section stands for. */
+  readonly nominal: readonly [number, number];
+  readonly body: Body;
+  readonly ends: readonly [FreeEnd | undefined, FreeEnd | undefined];
+  /** Stands alone or lifts off: it need not hang together with the rest. */
+  readonly loose?: boolean;
+  /** "any": plain stock may be turned over every way; "face": the -w face has to stay out of sight (textured or grained). */
+  readonly turning?: "any" | "face";
+}
+
+/** What a joint will show: a face that bears, a line, or a gap. */
+export type Contact = "face" | "line" | "gap";
+
+interface JointBase {
+  readonly id: string;
+  /** The member that is cut or laid on. */
+  readonly a: string;
+  readonly contact: Contact;
+  /** What to do where a face is not to be had. */
+  readonly remedy?: string;
+}
+/** A place where a lapped member ends: square past the whole crossing by `beyond` mm, or flush with b's far side. */
+export interface LapEnd {
+  readonly end: End;
+  readonly finish: "square" | "flush";
+  readonly beyond: number;
+  /** The side of b, facing outward along a, that "flush" follows. */
+  readonly past: Face;
+}
+/** a's end is cut to b's face, or stops `gap` short of it. `end` is the one that meets it. */
+export interface ButtJoint extends JointBase {
+  readonly kind: "butt";
+  readonly b: string;
+  readonly end: End;
+  readonly face: Face;
+  readonly gap?: number;
+}
+/** a lies with one face on a face of b; nothing is let in. */
+export interface LapJoint extends JointBase {
+  readonly kind: "lap";
+  readonly b: string;
+  readonly aFace: Face;
+  readonly bFace: Face;
+  readonly finish?: LapEnd;
+}
+/** a loses what lies behind all the named faces at once: a seat and heel make a bird's-mouth. */
+export interface NotchJoint extends JointBase {
+  readonly kind: "notch";
+  readonly b: string;
+  readonly faces: readonly { readonly of: string; readonly face: Face }[];
+}
+/** a's and b's ends meet on the plane that halves their angle. */
+export interface MitreJoint extends JointBase {
+  readonly kind: "mitre";
+  readonly b: string;
+  readonly end: End;
+  readonly bEnd: End;
+}
+/** b passes through a hole in a; `clearance` is added all round. */
+export interface ThroughJoint extends JointBase {
+  readonly kind: "through" | "rod-in-hole";
+  readonly b: string;
+  readonly clearance: number;
+}
+/** a rests on b's face without being cut; aFace is a stock face or an end. */
+export interface BearingJoint extends JointBase {
+  readonly kind: "bearing";
+  readonly b: string;
+  readonly aFace: Face | "end0" | "end1";
+  readonly bFace: Face;
+}
+/** a is trimmed to a named datum plane: at an end, or along its length (rips, tapers, backing). */
+export interface TrimJoint extends JointBase {
+  readonly kind: "trim";
+  readonly datum: string;
+  readonly as: "end0" | "end1" | "length";
+}
+export type Joint = ButtJoint | LapJoint | NotchJoint | MitreJoint | ThroughJoint | BearingJoint | TrimJoint;
+
+/** One end that meets at a node. `faces` names the side of each member above it that trims it; where it is silent, the side that looks along this member is meant. */
+export interface NodeEnd {
+  readonly member: string;
+  readonly end: End;
+  readonly faces?: Readonly<Record<string, readonly Face[]>>;
+}
+/** Where many meet: tiers in order of priority. Each end is trimmed by every member above it, equals are mitred, `gap` leaves room under a gusset. */
+export interface FrameNode {
+  readonly id: string;
+  readonly tiers: readonly (readonly NodeEnd[])[];
+  /** A member that passes by without ending here stands above all tiers. */
+  readonly passing?: readonly string[];
+  readonly gap: number;
+}
+
+/** Members placed in space and what joins them. Pure data: nothing is cut yet. */
+export interface Frame {
+  readonly members: readonly Member[];
+  readonly joints: readonly Joint[];
+  readonly nodes: readonly FrameNode[];
+  readonly datums: Readonly<Record<string, Plane>>;
+}
+export const emptyFrame: Frame = { members: [], joints: [], nodes: [], datums: {} };

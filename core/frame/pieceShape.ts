@@ -1,0 +1,143 @@
+import { clip, cornersOf, dot, type Plane, type Solid, type Vec3 } from "../geometry";
+import { degrees, model, type Degrees, type Model } from "../units";
+import { toLocal, turnLocal } from "./axes";
+import { arcDeveloped } from "./develop";
+import type { Face } from "./member";
+import type { Resolved } from "./resolve";
+
+/**
+ * One cut of an end as one sets it. `face` lies down; `mitre` is the angle of the cut's trace on it from square, `bevel`
+ * the tilt of the blade from upright. Looking along the piece towards that end, positive mitre shortens the right-hand
+ * side and positive bevel the upper. `at` is where the cut meets the section's centre line, mm from the piece's start.
+ */
+export interface EndCut {
+  readonly face: Face;
+  readonly mitre: Degrees;
+  readonly bevel: Degrees;
+  readonly at: Model;
+}
+/** A plane in the piece's own axes: start tip at u = 0, section centre at v = w = 0. */
+export type LocalPlane = Plane;
+/** A finished stick in its own axes, laid with its start tip at u = 0: the entry of the cut list. Lengths are model mm. */
+export interface PieceShape {
+  readonly kind: "strip" | "round" | "bent" | "panel" | "block";
+  /** Section along v and w. */
+  readonly section: readonly [Model, Model];
+  /** Tip to tip. */
+  readonly overall: Model;
+  /** Longest and shortest of the lengthwise edges. */
+  readonly longPoint: Model;
+  readonly shortPoint: Model;
+  readonly ends: readonly [readonly EndCut[], readonly EndCut[]];
+  /** Cuts along the length: rips, tapers, backing. The wood is where n·p ≤ d. */
+  readonly rips: readonly LocalPlane[];
+  /** What is taken out: the inside of all planes of each. */
+  readonly notches: readonly (readonly LocalPlane[])[];
+  /** Corners before notches, and corners of what each notch takes: how two pieces are compared. */
+  readonly corners: readonly Vec3[];
+  readonly notchCorners: readonly (readonly Vec3[])[];
+  /** Directions of all cut faces. */
+  readonly cutNormals: readonly Vec3[];
+}
+
+const FACE_AXIS: Record<string, Vec3> = { "+v": [0, 1, 0], "-v": [0, -1, 0], "+w": [0, 0, 1], "-w": [0, 0, -1] };
+/** A blade this near to upright is upright, degrees. */
+const NO_BEVEL = 0.005;
+
+/** Mitre and bevel of a cut plane (outward normal n in the piece's axes) at an end, with a face down. */
+export function setting(n: Vec3, end: 0 | 1, face: Face): { readonly mitre: Degrees; readonly bevel: Degrees } {
+  const down = FACE_AXIS[face]!;
+  const s = end === 1 ? 1 : -1;
+  // forward = ±u and up = −down, so right-hand = forward × up
+  const right: Vec3 = [0, s * down[2], -s * down[1]];
+  const tidy = (deg: number): Degrees => degrees(Math.abs(deg) < 1e-9 ? 0 : deg);
+  return {
+    mitre: tidy((Math.atan2(dot(n, right), s * n[0]) * 180) / Math.PI),
+    bevel: tidy((Math.asin(Math.max(-1, Math.min(1, -dot(n, down)))) * 180) / Math.PI),
+  };
+}
+
+/** The face to lay down for a cut: one on which it needs no bevel, the wide one first; else the wide one. */
+function faceDown(n: Vec3, end: 0 | 1, section: readonly [number, number]): Face {
+  const order: Face[] = section[0] >= section[1] ? ["-w", "-v"] : ["-v", "-w"];
+  return order.find((f) => Math.abs(setting(n, end, f).bevel) < NO_BEVEL) ?? order[0]!;
+}
+
+/** Shape of a cut stick in its own axes. */
+export function pieceShape(s: Resolved): PieceShape {
+  const body = s.member.body;
+  const local = (p: Vec3): Vec3 => {
+    if (body.shape === "arc") return arcDeveloped(body, s.centre, p);
+    const q = toLocal(s.axes, p);
+    return [q[0], q[1] - s.centre[0], q[2] - s.centre[1]];
+  };
+  const solids = s.whole.map((w) => cornersOf(w).map(local));
+  const all = solids.flat();
+  const start = Math.min(...all.map((p) => p[0]));
+  const overall = Math.max(...all.map((p) => p[0])) - start;
+  const shift = (p: Vec3): Vec3 => [p[0] - start, p[1], p[2]];
+  const section: readonly [Model, Model] = [model(s.size[0]), model(s.size[1])];
+  const plane = (p: Plane): LocalPlane => {
+    const n = turnLocal(s.axes, p.n);
+    // the plane's point nearest the axes' origin, moved into the piece's axes
+    const d = p.d - dot(p.n, s.axes.origin) - n[1] * s.centre[0] - n[2] * s.centre[1] - n[0] * start;
+    return { n, d };
+  };
+  const bent = body.shape === "arc";
+  const cutPlanes = bent ? [] : s.cuts.map((c) => ({ as: c.as, ...plane(c) }));
+  const endCuts = (end: 0 | 1): EndCut[] => {
+    const square = { face: faceDown([end ? 1 : -1, 0, 0], end, section), mitre: degrees(0), bevel: degrees(0), at: model(end ? overall : 0) }; // prettier-ignore
+    if (bent || body.shape === "panel") return [square];
+    const active = cutPlanes.filter((c) => c.as === `end${end}` && touchesPlane(all.map(shift), c));
+    return active
+      .map((c): EndCut => ({ face: faceDown(c.n, end, section), ...setting(c.n, end, faceDown(c.n, end, section)), at: model(c.d / c.n[0]) }))
+      .filter((c, i, list) => list.findIndex((o) => sameCut(o, c)) === i);
+  };
+  const ends = [endCuts(0), endCuts(1)] as const;
+  const edges = bent || body.shape === "panel" ? [overall] : edgeLengths(cutPlanes, section, overall);
+  const holeParts = bent ? [] : s.cutters.map((c) => c.planes.map(plane));
+  const notches = holeParts.filter((_, i) => removed(s, i).length > 0);
+  return {
+    kind: s.member.kind,
+    section,
+    overall: model(overall),
+    longPoint: model(Math.max(...edges)),
+    shortPoint: model(Math.min(...edges)),
+    ends,
+    rips: cutPlanes.filter((c) => c.as === "length").map(({ n, d }) => ({ n, d })),
+    notches,
+    corners: distinct(all.map(shift)),
+    notchCorners: s.cutters.map((_, i) => removed(s, i).map((p) => shift(local(p)))).filter((c) => c.length > 0),
+    cutNormals: bent
+      ? []
+      : s.whole.flatMap((w) => w.faces.filter((f) => !(f.tag in FACE_AXIS)).map((f) => turnLocal(s.axes, f.plane.n))),
+  };
+}
+
+const sameCut = (a: EndCut, b: EndCut): boolean =>
+  a.face === b.face && Math.abs(a.mitre - b.mitre) < 1e-6 && Math.abs(a.bevel - b.bevel) < 1e-6 && Math.abs(a.at - b.at) < 1e-6;
+const touchesPlane = (points: readonly Vec3[], p: Plane): boolean =>
+  points.filter((q) => Math.abs(dot(q, p.n) - p.d) < 1e-5).length >= 3;
+const distinct = (points: readonly Vec3[]): Vec3[] =>
+  points.filter((p, i) => points.findIndex((q) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]) < 1e-6) === i);
+
+/** Corners of what cutter i takes out of a stick, in space. */
+function removed(s: Resolved, i: number): Vec3[] {
+  const planes = s.cutters[i]!.planes.map((p) => ({ ...p, tag: "" }));
+  return s.whole.flatMap((w) => intersection(w, planes));
+}
+function intersection(w: Solid, planes: readonly (Plane & { tag: string })[]): Vec3[] {
+  const left = planes.reduce<Solid | undefined>((x, p) => x && clip(x, p), w);
+  return left ? cornersOf(left) : [];
+}
+
+/** Lengths of the four lengthwise edges of the stock between the end cuts. */
+function edgeLengths(cuts: readonly (LocalPlane & { as: string })[], section: readonly [number, number], overall: number): number[] {
+  const corner = [-0.5, 0.5].flatMap((i) => [-0.5, 0.5].map((k) => [i * section[0], k * section[1]] as const));
+  return corner.map(([v, w]) => {
+    const at = (c: LocalPlane): number => (c.d - c.n[1] * v - c.n[2] * w) / c.n[0];
+    const lo = cuts.filter((c) => c.as === "end0").map(at);
+    const hi = cuts.filter((c) => c.as === "end1").map(at);
+    return (hi.length ? Math.min(...hi) : overall) - (lo.length ? Math.max(...lo) : 0);
+  });
+}

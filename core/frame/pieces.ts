@@ -1,0 +1,80 @@
+import { TOLERANCE } from "../geometry";
+import { pieceShape, type PieceShape } from "./pieceShape";
+import type { Resolved, ResolvedFrame } from "./resolve";
+import { mirrored, samePiece } from "./samePiece";
+
+/** Sticks that are the same piece of material: a row of the cut list. */
+export interface Piece {
+  readonly mark: string;
+  readonly role: string;
+  readonly nominal: readonly [number, number];
+  readonly stock: string;
+  readonly shape: PieceShape;
+  /** Ids of the sticks, in the frame's order. */
+  readonly sticks: readonly string[];
+  /** Mark of the piece that is its mirror image, where there is one: the two are left and right. */
+  readonly handOf?: string;
+  /** Whether it differs from its own mirror image. */
+  readonly handed: boolean;
+}
+/** A mark that was given out with an issue, for the shape it meant. */
+export interface IssuedMark {
+  readonly mark: string;
+  readonly stock: string;
+  readonly shape: PieceShape;
+}
+
+/**
+ * Groups the sticks of a cut frame into pieces and gives them marks. A stick joins the first group whose first member it
+ * equals. Marks issued before stay with their shape and are never given to another; a new shape takes the next number.
+ */
+export function piecesOf(frame: ResolvedFrame, issued: readonly IssuedMark[] = []): Piece[] {
+  const groups: { first: Resolved; shape: PieceShape; sticks: string[] }[] = [];
+  const buckets = new Map<string, typeof groups>();
+  for (const s of frame.sticks) {
+    const shape = pieceShape(s);
+    const bucket = (k: number): string => `${s.stock}|${s.member.letter}|${k}`;
+    const k = Math.round(shape.overall / (4 * TOLERANCE.samePiece));
+    const near = [k, k - 1, k + 1].flatMap((n) => buckets.get(bucket(n)) ?? []);
+    const same = near.filter((g) => samePiece(g.shape, shape, s.member.turning));
+    const home = groups.find((g) => same.includes(g));
+    if (home) home.sticks.push(s.id);
+    else {
+      const g = { first: s, shape, sticks: [s.id] };
+      groups.push(g);
+      buckets.set(bucket(k), [...(buckets.get(bucket(k)) ?? []), g]);
+    }
+  }
+  const taken = new Set(issued.map((i) => i.mark));
+  const given = new Set<string>();
+  const numbers = new Map<string, number>();
+  const markOf = (g: (typeof groups)[number]): string => {
+    const old = issued.find((i) => !given.has(i.mark) && i.stock === g.first.stock && samePiece(i.shape, g.shape));
+    if (old) return old.mark;
+    const letter = g.first.member.letter;
+    for (let n = (numbers.get(letter) ?? 0) + 1; ; n++) {
+      numbers.set(letter, n);
+      if (!taken.has(`${letter}${n}`)) return `${letter}${n}`;
+    }
+  };
+  const marked = groups.map((g) => {
+    const mark = markOf(g);
+    given.add(mark);
+    return { g, mark, handed: !samePiece(g.shape, mirrored(g.shape)) };
+  });
+  return marked.map(({ g, mark, handed }): Piece => {
+    const other = handed
+      ? marked.find((o) => o.g !== g && o.g.first.stock === g.first.stock && samePiece(o.g.shape, mirrored(g.shape)))
+      : undefined;
+    return {
+      mark,
+      role: g.first.member.role,
+      nominal: g.first.member.nominal,
+      stock: g.first.stock,
+      shape: g.shape,
+      sticks: g.sticks,
+      handed,
+      ...(other ? { handOf: other.mark } : {}),
+    };
+  });
+}

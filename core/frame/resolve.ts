@@ -1,0 +1,60 @@
+import { clipAll, subtract, type Solid } from "../geometry";
+import { axesOf, type Axes } from "./axes";
+import { cutsOf, type Cut, type Cutter } from "./cuts";
+import type { Frame, Member } from "./member";
+import { panelPlanes, stockBodies } from "./stock-body";
+
+/** One stick as it comes off the saw: a component of a member with its cuts, and its convex parts in space. */
+export interface Resolved {
+  /** The member's id, with #name for one of several components. */
+  readonly id: string;
+  readonly member: Member;
+  readonly stock: string;
+  readonly size: readonly [number, number];
+  /** Section centre from the work line along v and w, mm. */
+  readonly centre: readonly [number, number];
+  readonly axes: Axes;
+  readonly cuts: readonly Cut[];
+  readonly cutters: readonly Cutter[];
+  /** Convex parts after end and lengthwise cuts, before notches and holes. */
+  readonly whole: readonly Solid[];
+  /** Convex parts of the finished stick. */
+  readonly parts: readonly Solid[];
+}
+/** A frame with every stick cut. */
+export interface ResolvedFrame {
+  readonly frame: Frame;
+  readonly sticks: readonly Resolved[];
+  readonly byMember: ReadonlyMap<string, readonly Resolved[]>;
+}
+
+/** Cuts every member of a frame. Errors: an end that neither a joint nor a free end finishes; a stick of which nothing is left; whatever the joints refuse. */
+export function resolve(frame: Frame): ResolvedFrame {
+  const all = cutsOf(frame);
+  const sticks: Resolved[] = [];
+  const byMember = new Map<string, Resolved[]>();
+  for (const member of frame.members) {
+    if (byMember.has(member.id)) throw new Error(`Two members are called "${member.id}".`);
+    const { cuts, cutters } = all.get(member.id)!;
+    if (member.body.shape === "straight" || member.body.shape === "round")
+      for (const end of ["end0", "end1"] as const)
+        if (!cuts.some((c) => c.as === end))
+          throw new Error(`Nothing says how the ${member.role} "${member.id}" ends at its ${end === "end0" ? "start" : "far end"}.`);
+    const holes = member.body.shape === "panel" ? panelPlanes(member as never) : undefined;
+    const ownCutters = [...cutters, ...(holes?.holes.map((h) => ({ from: h.name, planes: h.planes })) ?? [])];
+    const own = stockBodies(member).map((body): Resolved => {
+      const planes = [...(holes?.edges ?? []), ...cuts.map((c) => ({ ...c, tag: c.from }))];
+      const whole = body.parts.map((p) => clipAll(p, planes)).filter((p): p is Solid => p !== undefined);
+      const parts = ownCutters.reduce<readonly Solid[]>(
+        (rest, c) => rest.flatMap((p) => subtract(p, c.planes.map((q) => ({ ...q, tag: c.from })))),
+        whole,
+      );
+      if (parts.length === 0)
+        throw new Error(`Nothing is left of the ${member.role} "${member.id}" after its cuts: what it joins is too close together.`);
+      return { id: body.id, member, stock: body.stock, size: body.size, centre: body.centre, axes: axesOf(member.body), cuts, cutters: ownCutters, whole, parts }; // prettier-ignore
+    });
+    sticks.push(...own);
+    byMember.set(member.id, own);
+  }
+  return { frame, sticks, byMember };
+}

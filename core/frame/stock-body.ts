@@ -1,0 +1,143 @@
+import { addScaled, cross, planeAt, prism, scale, type Plane, type Solid, type Vec3 } from "../geometry";
+import { arcAxes, axesOf, componentCentre, fromLocal, sectionBox, workLength, type Axes } from "./axes";
+import type { Body, Face, Member } from "./member";
+
+/** One component's uncut material: convex parts in space. Its id is the member's, with #name where there are several. */
+export interface StockBody {
+  readonly id: string;
+  readonly stock: string;
+  readonly size: readonly [number, number];
+  readonly centre: readonly [number, number];
+  readonly parts: readonly Solid[];
+}
+
+const FACES: Record<"+v" | "-v" | "+w" | "-w", (x: Axes) => Vec3> = {
+  "+v": (x) => x.v,
+  "-v": (x) => scale(x.v, -1),
+  "+w": (x) => x.w,
+  "-w": (x) => scale(x.w, -1),
+};
+const SIDES = ["-w", "+v", "+w", "-v"] as const;
+/** Room beyond the work line for the end cuts: no cut of a usual joint reaches further. */
+const spare = (length: number, size: readonly [number, number]): number => 0.5 * length + 12 * Math.max(...size);
+/** Enough flats that a round's polygon is within 2 % of its circle, with one towards +v, -v, +w and -w. */
+const FLATS = 16;
+
+/** The corners of a v × w box at a station of the axes, counter-clockwise seen against u: -w side first. */
+function rectangle(x: Axes, u: number, centre: readonly [number, number], size: readonly [number, number]): Vec3[] {
+  const [v, w] = [size[0] / 2, size[1] / 2];
+  const at = (dv: number, dw: number): Vec3 => fromLocal(x, [u, centre[0] + dv, centre[1] + dw]);
+  return [at(-v, -w), at(v, -w), at(v, w), at(-v, w)];
+}
+
+/** The plane of a named stock face of the whole member, its outside away from the wood. For a bent strip's "+v" and "-v" it is the tangent plane at the middle. Errors: a face the body does not have. */
+export function stockFace(m: Member, face: Face): Plane {
+  const body = m.body;
+  const x = axesOf(body);
+  if (body.shape === "panel") {
+    if (face === "+w") return planeAt(fromLocal(x, [0, 0, body.thickness]), x.w);
+    if (face === "-w") return planeAt(x.origin, scale(x.w, -1));
+    const i = Number(face.slice(1));
+    if (!face.startsWith("e") || !(i < body.outline.length))
+      throw new Error(`Member "${m.id}" is a panel of ${body.outline.length} edges; it has no face "${face}".`);
+    return edgePlane(x, body.outline, body.bevel, i);
+  }
+  if (face.startsWith("e")) throw new Error(`Member "${m.id}" is a ${m.kind}; it has no face "${face}".`);
+  const name = face as "+v" | "-v" | "+w" | "-w";
+  const box = sectionBox(body);
+  const here = body.shape === "arc" ? arcAxes(body, (body.breaks[0]! + body.breaks[body.breaks.length - 1]!) / 2) : x;
+  const k = name[1] === "v" ? 0 : 1;
+  const sign = name[0] === "+" ? 1 : -1;
+  const local: [number, number, number] = [0, 0, 0];
+  local[k + 1] = box.centre[k]! + (sign * box.size[k]!) / 2;
+  return planeAt(fromLocal(here, local), FACES[name](here));
+}
+
+/** The plane of edge i of an outline, through its line on the -w face; `inward` turns it for a hole. */
+function edgePlane(x: Axes, outline: PanelOutline, bevel: readonly number[], i: number): Plane {
+  const [p, q] = [outline[i]!, outline[(i + 1) % outline.length]!];
+  const l = Math.hypot(q[0] - p[0], q[1] - p[1]);
+  const out = addScaled(scale(x.u, (q[1] - p[1]) / l), x.v, -(q[0] - p[0]) / l);
+  const tilt = ((bevel[i] ?? 0) * Math.PI) / 180;
+  return planeAt(fromLocal(x, [p[0], p[1], 0]), addScaled(scale(out, Math.cos(tilt)), x.w, Math.sin(tilt)));
+}
+type PanelOutline = Extract<Body, { shape: "panel" }>["outline"];
+
+/** The half-spaces that bound a panel's outline and each hole's cutter, in space. */
+export function panelPlanes(m: Member & { body: Extract<Body, { shape: "panel" }> }): {
+  readonly edges: readonly (Plane & { tag: string })[];
+  readonly holes: readonly { readonly name: string; readonly planes: readonly (Plane & { tag: string })[] }[];
+} {
+  const x = axesOf(m.body);
+  const planes = (outline: PanelOutline, bevel: readonly number[], tag: (i: number) => string) =>
+    outline.map((_, i) => ({ ...edgePlane(x, outline, bevel, i), tag: tag(i) }));
+  return {
+    edges: planes(m.body.outline, m.body.bevel, (i) => `e${i}`),
+    holes: m.body.holes.map((h) => ({ name: h.name, planes: planes(h.outline, h.bevel, () => h.name) })),
+  };
+}
+
+/** Every component of a member as uncut stock, longer than it will be so that the end cuts shape its ends. */
+export function stockBodies(m: Member): StockBody[] {
+  const body = m.body;
+  if (body.shape === "panel") {
+    const x = axesOf(body);
+    const room = 2 * body.thickness * Math.max(1, ...body.bevel.map((b) => Math.abs(Math.tan((b * Math.PI) / 180))));
+    const [us, vs] = [body.outline.map((p) => p[0]), body.outline.map((p) => p[1])];
+    const [u0, u1] = [Math.min(...us) - room, Math.max(...us) + room];
+    const [v0, v1] = [Math.min(...vs) - room, Math.max(...vs) + room];
+    const base: Vec3[] = [[u0, v0, 0], [u1, v0, 0], [u1, v1, 0], [u0, v1, 0]].map((p) => fromLocal(x, p as unknown as Vec3)); // prettier-ignore
+    const whole = prism(base, scale(x.w, body.thickness), ["blank", "blank", "blank", "blank"]);
+    const solid: Solid = {
+      faces: whole.faces.map((f) => ({ ...f, tag: f.tag === "a" ? "-w" : f.tag === "b" ? "+w" : f.tag })),
+    };
+    const box = sectionBox(body);
+    return [{ id: m.id, stock: body.stock, size: box.size, centre: box.centre, parts: [solid] }];
+  }
+  if (body.shape === "round") {
+    const x = axesOf(body);
+    const s = spare(workLength(m), [body.diameter, body.diameter]);
+    const r = body.diameter / 2 / Math.cos(Math.PI / FLATS);
+    const base = Array.from({ length: FLATS }, (_, i) => {
+      const t = ((i - 0.5) * 2 * Math.PI) / FLATS;
+      return fromLocal(x, [-s, r * Math.cos(t), r * Math.sin(t)]);
+    });
+    const tags = base.map((_, i) => ({ 0: "+v", 4: "+w", 8: "-v", 12: "-w" })[i] ?? "round");
+    const parts = [prism(base, scale(x.u, workLength(m) + 2 * s), tags)];
+    return [{ id: m.id, stock: body.stock, size: [body.diameter, body.diameter], centre: [0, 0], parts }];
+  }
+  return body.components.map((c, i) => {
+    const centre = componentCentre(body, i);
+    const size = [c.v, c.w] as const;
+    return {
+      id: c.name === "" ? m.id : `${m.id}#${c.name}`,
+      stock: c.stock,
+      size,
+      centre,
+      parts: body.shape === "arc" ? arcParts(body, centre, size) : [straightPart(m, centre, size)],
+    };
+  });
+}
+
+function straightPart(m: Member, centre: readonly [number, number], size: readonly [number, number]): Solid {
+  const x = axesOf(m.body);
+  const s = spare(workLength(m), sectionBox(m.body).size);
+  return prism(rectangle(x, -s, centre, size), scale(x.u, workLength(m) + 2 * s), SIDES);
+}
+
+/** Chord prisms between the break points: plies that share breaks meet face to face. Ends are radial. */
+function arcParts(body: Extract<Body, { shape: "arc" }>, centre: readonly [number, number], size: readonly [number, number]): Solid[] {
+  const rings = body.breaks.map((t) => rectangle(arcAxes(body, t), 0, centre, size));
+  return rings.slice(1).map((far, k) => {
+    const near = rings[k]!;
+    const quad = (p: readonly Vec3[], tag: string) => ({ corners: p, plane: planeAt(p[0]!, normalOf(p)), tag });
+    const sides = near.map((p, i) => {
+      const j = (i + 1) % 4;
+      return quad([p, near[j]!, far[j]!, far[i]!], SIDES[i]!);
+    });
+    return { faces: [...sides, quad([...near].reverse(), k === 0 ? "end0" : "seam"), quad(far, k === rings.length - 2 ? "end1" : "seam")] };
+  });
+}
+
+const normalOf = (p: readonly Vec3[]): Vec3 =>
+  cross(addScaled(p[1]!, p[0]!, -1), addScaled(p[2]!, p[0]!, -1));

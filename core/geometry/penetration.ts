@@ -1,0 +1,52 @@
+import type { Solid } from "./solid";
+import { cornersOf } from "./solid";
+import { cross, dot, length, normalize, sub, type Vec3 } from "./vec";
+
+/** Distinct edge directions of a solid. */
+function edgesOf(s: Solid): Vec3[] {
+  const out: Vec3[] = [];
+  for (const f of s.faces)
+    f.corners.forEach((p, i) => {
+      const e = sub(f.corners[(i + 1) % f.corners.length]!, p);
+      if (length(e) < 1e-9) return;
+      const u = normalize(e);
+      if (!out.some((v) => Math.abs(dot(u, v)) > 1 - 1e-10)) out.push(u);
+    });
+  return out;
+}
+
+function spanOn(corners: readonly Vec3[], axis: Vec3): [number, number] {
+  let lo = Infinity;
+  let hi = -Infinity;
+  for (const p of corners) {
+    const h = dot(p, axis);
+    if (h < lo) lo = h;
+    if (h > hi) hi = h;
+  }
+  return [lo, hi];
+}
+
+/**
+ * How deep two convex solids stand in each other, mm: the least shift that would part them (separating axis theorem
+ * over both solids' face normals and the products of their edges). 0 or less when they are apart or touch.
+ */
+export function penetrationDepth(a: Solid, b: Solid): number {
+  const ca = cornersOf(a);
+  const cb = cornersOf(b);
+  let depth = Infinity;
+  const test = (axis: Vec3): boolean => {
+    const [alo, ahi] = spanOn(ca, axis);
+    const [blo, bhi] = spanOn(cb, axis);
+    depth = Math.min(depth, ahi - blo, bhi - alo);
+    return depth > 0;
+  };
+  for (const f of [...a.faces, ...b.faces]) if (!test(f.plane.n)) return depth;
+  const eb = edgesOf(b);
+  for (const u of edgesOf(a))
+    for (const v of eb) {
+      const axis = cross(u, v);
+      const l = length(axis);
+      if (l > 1e-6 && !test([axis[0] / l, axis[1] / l, axis[2] / l])) return depth;
+    }
+  return depth;
+}

@@ -1,0 +1,153 @@
+import { flip, heightOver, type Plane } from "./plane";
+import { TOLERANCE } from "./tolerance";
+import { add, cross, distance, dot, length, scale, sub, type Vec3 } from "./vec";
+
+/** One flat side: its corners in order (counter-clockwise seen from outside), its plane, and where it came from. */
+export interface SolidFace {
+  readonly corners: readonly Vec3[];
+  readonly plane: Plane;
+  /** The stock face ("+v") or the cut (a joint's id) that made it. */
+  readonly tag: string;
+}
+/** A convex solid: its faces. An empty list is no solid. */
+export interface Solid {
+  readonly faces: readonly SolidFace[];
+}
+export interface TaggedPlane extends Plane {
+  readonly tag: string;
+}
+
+/** A prism from the polygon `base` (counter-clockwise seen against `along`), swept by `along`. Tags name its sides in the polygon's order, then "a" (base) and "b". */
+export function prism(base: readonly Vec3[], along: Vec3, sideTags: readonly string[]): Solid {
+  const top = base.map((p) => add(p, along));
+  const n = base.length;
+  const face = (corners: readonly Vec3[], tag: string): SolidFace => ({ corners, plane: planeOf(corners), tag });
+  const sides = base.map((p, i) => face([p, base[(i + 1) % n]!, top[(i + 1) % n]!, top[i]!], sideTags[i]!));
+  return { faces: [...sides, face([...base].reverse(), "a"), face(top, "b")] };
+}
+
+/** Newell's method: robust for any simple flat polygon. */
+function planeOf(corners: readonly Vec3[]): Plane {
+  let n: Vec3 = [0, 0, 0];
+  let c: Vec3 = [0, 0, 0];
+  corners.forEach((p, i) => {
+    const q = corners[(i + 1) % corners.length]!;
+    n = add(n, cross(p, q));
+    c = add(c, p);
+  });
+  // cross products about the origin sum to twice the area vector for closed polygons
+  const l = length(n);
+  const unit = scale(n, 1 / l);
+  return { n: unit, d: dot(unit, scale(c, 1 / corners.length)) };
+}
+
+/** The part of a solid inside a plane; the new face carries the plane's tag. Undefined when nothing is left. */
+export function clip(solid: Solid, plane: TaggedPlane, eps = TOLERANCE.samePoint): Solid | undefined {
+  let outside = false;
+  let inside = false;
+  for (const f of solid.faces)
+    for (const p of f.corners) {
+      const h = heightOver(plane, p);
+      if (h > eps) outside = true;
+      else if (h < -eps) inside = true;
+    }
+  if (!inside) return undefined;
+  if (!outside) return solid;
+  const faces: SolidFace[] = [];
+  const rim: Vec3[] = [];
+  for (const f of solid.faces) {
+    const kept: Vec3[] = [];
+    for (let i = 0; i < f.corners.length; i++) {
+      const p = f.corners[i]!;
+      const q = f.corners[(i + 1) % f.corners.length]!;
+      const hp = heightOver(plane, p);
+      const hq = heightOver(plane, q);
+      if (hp <= eps) {
+        kept.push(p);
+        if (hp >= -eps) rim.push(p);
+      }
+      if ((hp < -eps && hq > eps) || (hp > eps && hq < -eps)) {
+        const cut = add(p, scale(sub(q, p), hp / (hp - hq)));
+        kept.push(cut);
+        rim.push(cut);
+      }
+    }
+    const clean = withoutRepeats(kept);
+    if (clean.length >= 3) faces.push({ ...f, corners: clean });
+  }
+  const cap = orderAround(rim, plane.n);
+  if (cap.length >= 3) faces.push({ corners: cap, plane, tag: plane.tag });
+  return faces.length >= 4 ? { faces } : undefined;
+}
+
+function withoutRepeats(points: readonly Vec3[]): Vec3[] {
+  const out = points.filter((p, i) => i === 0 || distance(p, points[i - 1]!) > TOLERANCE.samePoint);
+  while (out.length > 1 && distance(out[0]!, out[out.length - 1]!) <= TOLERANCE.samePoint) out.pop();
+  return out;
+}
+
+/** Distinct points of a convex polygon in counter-clockwise order about n. */
+function orderAround(points: readonly Vec3[], n: Vec3): Vec3[] {
+  const distinct: Vec3[] = [];
+  for (const p of points) if (!distinct.some((q) => distance(p, q) <= 10 * TOLERANCE.samePoint)) distinct.push(p);
+  if (distinct.length < 3) return [];
+  const centre = scale(distinct.reduce(add), 1 / distinct.length);
+  const e1 = sub(distinct[0]!, centre);
+  const e2 = cross(n, e1);
+  const angle = (p: Vec3): number => Math.atan2(dot(sub(p, centre), e2), dot(sub(p, centre), e1));
+  return distinct.sort((p, q) => angle(p) - angle(q));
+}
+
+/** Intersection with several planes. */
+export function clipAll(solid: Solid, planes: readonly TaggedPlane[]): Solid | undefined {
+  let s: Solid | undefined = solid;
+  for (const p of planes) s = s && clip(s, p);
+  return s;
+}
+
+/** A solid less a convex cutter given by its planes: the convex parts that remain. */
+export function subtract(solid: Solid, cutter: readonly TaggedPlane[]): Solid[] {
+  const parts: Solid[] = [];
+  let rest: Solid | undefined = solid;
+  for (const p of cutter) {
+    if (!rest) break;
+    const outside = clip(rest, { ...flip(p), tag: p.tag });
+    if (outside) parts.push(outside);
+    rest = clip(rest, p);
+  }
+  return rest ? parts : [solid];
+}
+
+/** The distinct corners of a solid. */
+export function cornersOf(solid: Solid): Vec3[] {
+  const out: Vec3[] = [];
+  for (const f of solid.faces)
+    for (const p of f.corners) if (!out.some((q) => distance(p, q) <= 10 * TOLERANCE.samePoint)) out.push(p);
+  return out;
+}
+
+/** Area of a flat polygon in space, mm². */
+export function areaOf(corners: readonly Vec3[]): number {
+  let s: Vec3 = [0, 0, 0];
+  for (let i = 1; i + 1 < corners.length; i++)
+    s = add(s, cross(sub(corners[i]!, corners[0]!), sub(corners[i + 1]!, corners[0]!)));
+  return length(s) / 2;
+}
+
+/** Volume of a convex solid, mm³ (divergence theorem). */
+export const volumeOf = (s: Solid): number =>
+  s.faces.reduce((v, f) => v + (f.plane.d * areaOf(f.corners)) / 3, 0);
+
+/** Smallest and largest corner coordinates. */
+export function boundsOf(parts: readonly Solid[]): { readonly min: Vec3; readonly max: Vec3 } {
+  const min: [number, number, number] = [Infinity, Infinity, Infinity];
+  const max: [number, number, number] = [-Infinity, -Infinity, -Infinity];
+  for (const s of parts)
+    for (const f of s.faces)
+      for (const p of f.corners)
+        for (let k = 0; k < 3; k++) {
+          if (p[k]! < min[k]!) min[k] = p[k]!;
+          if (p[k]! > max[k]!) max[k] = p[k]!;
+        }
+  return { min, max };
+}

@@ -1,0 +1,79 @@
+import { model, type Model, type Scale } from "../units";
+import { toPrototype, type Prototype } from "../units";
+import { catalogue, type SeriesId, type StockItem } from "./series";
+
+/** A rectangular section on the model, mm, thickness ≤ width. */
+export interface ModelSection {
+  readonly thickness: Model;
+  readonly width: Model;
+}
+/** Stock that would stand in for a wanted section: the item, of how many plies, and how far off it is. */
+export interface Match {
+  readonly item: StockItem;
+  /** 1 for the stick itself; 2 when two sticks are glued face to face. */
+  readonly plies: 1 | 2;
+  /** Whether the plies are stacked in the thickness or side by side in the width. */
+  readonly along: "thickness" | "width";
+  readonly section: ModelSection;
+  readonly error: SectionError;
+}
+/** Real less wanted, in each direction: model mm, prototype mm, and percent of the wanted size. */
+export interface SectionError {
+  readonly thickness: DimensionError;
+  readonly width: DimensionError;
+  /** The larger of both, percent, without sign. */
+  readonly worstPercent: number;
+}
+export interface DimensionError {
+  readonly model: Model;
+  readonly prototype: Prototype;
+  readonly percent: number;
+}
+
+/** How far a real section is from the wanted one. */
+export function sectionError(wanted: ModelSection, real: ModelSection, scale: Scale): SectionError {
+  const of = (w: Model, r: Model): DimensionError => ({
+    model: model(r - w),
+    prototype: toPrototype(scale, model(r - w)),
+    percent: ((r - w) / w) * 100,
+  });
+  const thickness = of(wanted.thickness, real.thickness);
+  const width = of(wanted.width, real.width);
+  return { thickness, width, worstPercent: Math.max(Math.abs(thickness.percent), Math.abs(width.percent)) };
+}
+
+/** The section that `plies` sticks of an item make when glued, thickness ≤ width. */
+export function builtSection(item: StockItem, plies: 1 | 2, along: "thickness" | "width"): ModelSection {
+  const t = item.thickness * (along === "thickness" ? plies : 1);
+  const w = item.width * (along === "width" ? plies : 1);
+  return { thickness: model(Math.min(t, w)), width: model(Math.max(t, w)) };
+}
+
+/** A match of a given item, single or of two plies. */
+export function matchOf(item: StockItem, plies: 1 | 2, along: "thickness" | "width", wanted: ModelSection, scale: Scale): Match {
+  const section = builtSection(item, plies, along);
+  return { item, plies, along, section, error: sectionError(wanted, section, scale) };
+}
+
+/**
+ * Strip stock for a wanted section, nearest first (smallest worst error, then the smaller number of plies, then the
+ * catalogue's order). `series` limits what is offered; round stock never stands in for a strip.
+ */
+export function matches(wanted: ModelSection, series: readonly SeriesId[], scale: Scale, laminated = true): Match[] {
+  const found: Match[] = [];
+  for (const item of catalogue(scale)) {
+    if (item.shape !== "strip" || !series.includes(item.series)) continue;
+    found.push(matchOf(item, 1, "thickness", wanted, scale));
+    if (laminated) {
+      found.push(matchOf(item, 2, "thickness", wanted, scale));
+      if (item.width !== item.thickness) found.push(matchOf(item, 2, "width", wanted, scale));
+    }
+  }
+  const order = new Map(found.map((m, i) => [m, i]));
+  return found.sort(
+    (a, b) =>
+      (Math.abs(a.error.worstPercent - b.error.worstPercent) > 1e-9 ? a.error.worstPercent - b.error.worstPercent : 0) ||
+      a.plies - b.plies ||
+      order.get(a)! - order.get(b)!,
+  );
+}

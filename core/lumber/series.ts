@@ -1,0 +1,91 @@
+import { model, MM_PER_INCH, printFraction, type Model, type Scale } from "../units";
+
+/** Counts up whenever sizes or lengths of the series change, so that an issue knows what it was made from. */
+export const CATALOGUE_VERSION = 1;
+
+export type SeriesId = "scale" | "inch" | "metric" | "styrene" | "round";
+/** One thing that is sold: a stick of a series, its section and the lengths it comes in, model mm. */
+export interface StockItem {
+  readonly id: string;
+  readonly series: SeriesId;
+  readonly name: string;
+  readonly shape: "strip" | "round";
+  readonly thickness: Model;
+  readonly width: Model;
+  readonly lengths: readonly Model[];
+}
+export interface Series {
+  readonly id: SeriesId;
+  readonly name: string;
+  readonly material: "wood" | "styrene" | "wood or styrene";
+}
+
+/** The five generic series. Sizes and lengths are common practice. */
+export const SERIES: readonly Series[] = [
+  { id: "scale", name: "Scale lumber", material: "wood" },
+  { id: "inch", name: "Strip wood, inch fractions", material: "wood" },
+  { id: "metric", name: "Strip wood, metric", material: "wood" },
+  { id: "styrene", name: "Styrene strip, inch thousandths", material: "styrene" },
+  { id: "round", name: "Round stock", material: "wood or styrene" },
+];
+
+const SCALE_INCHES = [1, 2, 3, 4, 6, 8, 10, 12, 14, 16, 18];
+const SIXTY_FOURTHS = [2, 3, 4, 5, 6, 8, 10, 12, 14, 16, 20, 24, 32];
+const METRIC = [0.5, 1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10, 12];
+const THOUSANDTHS = [10, 15, 20, 30, 40, 60, 80, 100, 125, 156, 188, 250];
+const ROUND_THOUSANDTHS = [20, 25, 30, 35, 40, 47, 62, 80, 93, 100, 125, 156, 187, 250, 312, 375];
+
+const pairs = (sizes: readonly number[]): [number, number][] =>
+  sizes.flatMap((t, i) => sizes.slice(i).map((w): [number, number] => [t, w]));
+const inch = (n: number): Model => model(n * MM_PER_INCH);
+const thou = (n: number): string => `.${String(n).padStart(3, "0")}`;
+
+/** Everything the five series offer at a scale, in a fixed order. Lengths are the usual ones (common practice). */
+export function catalogue(scale: Scale): readonly StockItem[] {
+  const scaleLumber = pairs(SCALE_INCHES).map(
+    ([t, w]): StockItem => ({
+      id: `scale/${t}x${w}`,
+      series: "scale",
+      name: `Scale lumber, ${scale.id === "custom" ? `1:${scale.ratio}` : scale.name} ${t}×${w}`,
+      shape: "strip",
+      thickness: model((t * MM_PER_INCH) / scale.ratio),
+      width: model((w * MM_PER_INCH) / scale.ratio),
+      lengths: [inch(11), inch(14)],
+    }),
+  );
+  const strip = (
+    series: SeriesId,
+    size: [number, number],
+    toMm: (n: number) => Model,
+    label: (n: number) => string,
+    lengths: readonly Model[],
+    unit: string,
+  ): StockItem => ({
+    id: `${series}/${size[0]}x${size[1]}`,
+    series,
+    name: `${series === "styrene" ? "Styrene strip" : "Strip wood"} ${label(size[0])} × ${label(size[1])}${unit}`,
+    shape: "strip",
+    thickness: toMm(size[0]),
+    width: toMm(size[1]),
+    lengths,
+  });
+  return [
+    ...scaleLumber,
+    ...pairs(SIXTY_FOURTHS).map((s) =>
+      strip("inch", s, (n) => inch(n / 64), (n) => printFraction(n, 64), [inch(24), inch(36)], " in"),
+    ),
+    ...pairs(METRIC).map((s) => strip("metric", s, model, String, [model(1000)], " mm")),
+    ...pairs(THOUSANDTHS).map((s) => strip("styrene", s, (n) => inch(n / 1000), thou, [inch(14)], " in")),
+    ...ROUND_THOUSANDTHS.map(
+      (d): StockItem => ({
+        id: `round/${d}`,
+        series: "round",
+        name: `Round stock ⌀ ${thou(d)} in`,
+        shape: "round",
+        thickness: inch(d / 1000),
+        width: inch(d / 1000),
+        lengths: d >= 125 ? [inch(12), inch(36)] : [inch(10)],
+      }),
+    ),
+  ];
+}

@@ -1,0 +1,61 @@
+import type { Frame } from "../frame";
+import type { Match } from "../lumber";
+import type { Scale } from "../units";
+import type { Spec } from "./spec";
+
+/** What a generator is told besides its parameters. `stock` gives what a nominal size ("12×12") is really made of. */
+export interface Context {
+  readonly structure: string;
+  readonly scale: Scale;
+  readonly stock: (nominal: string) => Match;
+}
+/** A point of an elevation, [across, up], model mm. */
+export type ElevationPoint = readonly [number, number];
+/** A square to drag: moving it by d (prototype mm along `axis`) changes the parameter by gain × d. */
+export interface Handle {
+  readonly param: string;
+  readonly at: ElevationPoint;
+  readonly axis: ElevationPoint;
+  readonly gain: number;
+}
+/** A dimension line between two points of an elevation. With `param` its figure is edited in place; without, it is derived. */
+export interface Dimension {
+  readonly id: string;
+  readonly label: string;
+  readonly param?: string;
+  /** Prototype mm, or inches per foot for a batter. */
+  readonly value: number;
+  readonly unit: "length" | "batter";
+  readonly from: ElevationPoint;
+  readonly to: ElevationPoint;
+  /** Where the line stands: outside the drawing on one side, tier 0 nearest; "at" is a figure beside `to`. */
+  readonly side: "left" | "right" | "top" | "bottom" | "at";
+  readonly tier: number;
+  readonly handles: readonly Handle[];
+}
+export interface Remark {
+  readonly text: string;
+  readonly param: string;
+  readonly fix?: { readonly label: string; readonly value: unknown };
+}
+
+/** A kind of structure: all that the rest of Cardo asks of one. Parameters are prototype mm, frames model mm. */
+export interface StructureKind {
+  readonly id: string;
+  readonly name: string;
+  /** Counts up when the same parameters would give other sticks. */
+  readonly version: number;
+  readonly spec: Spec;
+  readonly Params: new () => object;
+  /** Why values that are each in range cannot go together; a sentence each. */
+  check(params: Params): string[];
+  /** Which parameters matter for these values; the others are not shown. */
+  shown(params: Params, path: string): boolean;
+  frame(params: Params, context: Context): Frame;
+  dimensions(params: Params, context: Context): readonly Dimension[];
+  /** What is unusual for the prototype. */
+  remarks(params: Params): readonly Remark[];
+  /** A line of words: "Framed bent, 4 posts, 2 stories". */
+  describe(params: Params): string;
+}
+export type Params = Readonly<Record<string, unknown>>;

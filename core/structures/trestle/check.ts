@@ -1,0 +1,103 @@
+import { printFeetInches } from "../../units";
+import { parseNominal } from "../../lumber";
+import type { Remark } from "../kind";
+import { bentSpec, type BentValues } from "./parameters";
+import { bentLayout, nominalMm, postAt } from "./layout";
+import { storyTooLow } from "./frame";
+import { paramAt, printParam, valueAt } from "../spec";
+
+const fi = (mm: number): string => printFeetInches(mm);
+
+/** Why a bent's values cannot go together, a sentence each; empty when they can. */
+export function bentCheck(v: BentValues): string[] {
+  const bad = (["cap", "post", "sill", "middleSill", "sash", "swayBrace"] as const).filter((k) => !parseNominal(v[k]));
+  if (bad.length > 0) return bad.map((k) => `${bentSpec[k].label} is “${v[k]}”, which is no nominal size; write one such as 12×12.`);
+  const lay = bentLayout(v);
+  const out: string[] = [];
+  const width = nominalMm(v.post).width;
+  if (lay.sillTop >= lay.capUnder - width) out.push(`Height ${fi(v.height)} leaves no room for posts between cap and sill.`);
+  lay.posts.slice(1).forEach((right, i) => {
+    const left = lay.posts[i]!;
+    for (const [where, z] of [["under the cap", lay.capUnder], ["at the sill", lay.sillTop]] as const) {
+      const gap = postAt(right, z, lay.capUnder) - postAt(left, z, lay.capUnder);
+      const need = (width / 2) * (Math.hypot(1, left.lean) + Math.hypot(1, right.lean));
+      if (gap < need) {
+        out.push(`Posts ${left.name} and ${right.name} would cross ${where}: their centres are ${fi(gap)} apart and the posts need ${fi(need)}. Widen the spacing or take batter off the inner one.`); // prettier-ignore
+        break;
+      }
+    }
+  });
+  const outer = lay.posts[lay.posts.length - 1]!;
+  const reach = (z: number): number => postAt(outer, z, lay.capUnder) + lay.outerHalf;
+  if (reach(lay.capUnder) > lay.capHalf + 1e-6)
+    out.push(`The outer posts reach ${fi(reach(lay.capUnder) - lay.capHalf)} past the ends of the cap. Make the cap at least ${fi(2 * reach(lay.capUnder))} long or move the posts in.`); // prettier-ignore
+  if (reach(lay.sillTop) > lay.sillHalf + 1e-6)
+    out.push(`The outer posts reach ${fi(reach(lay.sillTop) - lay.sillHalf)} past the ends of the sill. Make the sill at least ${fi(2 * reach(lay.sillTop))} long or take off batter.`); // prettier-ignore
+  const bearers = [["cap", v.cap], ["sill", v.sill], ...(v.between !== "sash" && v.stories > 1 ? [["intermediate sill", v.middleSill]] : [])] as const; // prettier-ignore
+  for (const [name, size] of bearers)
+    if (nominalMm(size!).thickness < nominalMm(v.post).thickness)
+      out.push(`The posts are thicker (${v.post}) than the ${name} they stand on (${size}), so they would not bear. Give the ${name} at least the posts' thickness.`); // prettier-ignore
+  const edges = [lay.capUnder, ...lay.levels.map((z) => z), lay.sillTop];
+  edges.slice(1).forEach((z, i) => {
+    if (edges[i]! - z < 2 * width) out.push(`Story ${i + 1} is only ${fi(edges[i]! - z)} high; the stories above it leave too little of the ${fi(v.height)}.`); // prettier-ignore
+  });
+  if (v.between === "both" && v.stories > 1 && nominalMm(v.sash).width > nominalMm(v.middleSill).width)
+    out.push(`The sash braces (${v.sash}) are deeper than the sills (${v.middleSill}) they lie on. Choose a narrower brace.`);
+  if (out.length === 0) {
+    const low = storyTooLow(v, nominalMm);
+    if (low) out.push(low);
+  }
+  return out;
+}
+
+/** Whether a parameter plays a part for these values. */
+export function bentShown(v: BentValues, path: string): boolean {
+  const [name, index] = path.split(".");
+  const i = Number(index ?? 0);
+  const pairs = Math.floor(v.posts / 2);
+  switch (name) {
+    case "spacings":
+    case "batters":
+      return i < pairs;
+    case "storyHeights":
+      return i < v.stories - 1;
+    case "capLength":
+      return v.capSet === "length";
+    case "capOverhang":
+      return v.capSet === "overhang";
+    case "sillLength":
+      return v.sillSet === "length";
+    case "sillOverhang":
+      return v.sillSet === "overhang";
+    case "between":
+    case "levelOverhang":
+      return v.stories > 1;
+    case "middleSill":
+      return v.stories > 1 && v.between !== "sash";
+    case "sash":
+      return v.stories > 1 && v.between !== "solid";
+    case "swayTop":
+    case "swayBottom":
+    case "swayEnd":
+    case "swayBrace":
+      return v.sway;
+    case "swayBeyond":
+      return v.sway && v.swayEnd === "square";
+    default:
+      return true;
+  }
+}
+
+/** Values out of the usual range of their parameter, for every parameter in play. */
+export function bentRemarks(v: BentValues): Remark[] {
+  const paths = Object.entries(bentSpec).flatMap(([k, p]) => (p.type === "list" ? p.labels.map((_, i) => `${k}.${i}`) : [k]));
+  return paths.filter((p) => bentShown(v, p)).flatMap((path): Remark[] => {
+    const p = paramAt(bentSpec, path)!;
+    if (p.type !== "length" && p.type !== "batter") return [];
+    const value = Number(valueAt(v, path));
+    const [lo, hi] = p.usual;
+    if (value >= lo - 1e-6 && value <= hi + 1e-6) return [];
+    const nearest = value < lo ? lo : hi;
+    return [{ param: path, text: `${p.label} is ${printParam(p, value)}; usual is ${printParam(p, lo)} to ${printParam(p, hi)}.`, fix: { label: `Set ${printParam(p, nearest)}`, value: nearest } }]; // prettier-ignore
+  });
+}

@@ -1,0 +1,189 @@
+import { laminated, single, type Component, type End, type Face, type Frame, type Joint, type Member, type Seat } from "../../frame";
+import type { Vec3 } from "../../geometry";
+import type { Match } from "../../lumber";
+import { prototype, toModel, type Model } from "../../units";
+import { parseNominal } from "../../lumber";
+import type { Context } from "../kind";
+import { bentLayout, postAt, type BentLayout, type PostLine } from "./layout";
+import type { BentValues } from "./parameters";
+import { placeSway, type Band } from "./sway";
+
+/** What the bent's members look like across their length: v lies in the bent's plane (x = 0), w across it. Front is +x. */
+interface Timber {
+  readonly v: Model;
+  readonly w: Model;
+  readonly components: readonly Component[];
+  readonly nominal: readonly [number, number];
+}
+
+/** Thickness across the bent, width in its plane; of two glued plies, the side that is twice a stick's is the one split. */
+function timberOf(name: string, m: Match): Timber {
+  const n = parseNominal(name)!;
+  const [v, w] = [m.section.width, m.section.thickness];
+  const doubled = 2 * (m.along === "thickness" ? m.item.thickness : m.item.width);
+  const split = Math.abs(w - doubled) < 1e-9 ? "w" : "v";
+  const components = m.plies === 1 ? single(v, w, m.item.id) : laminated(v, w, 2, split, m.item.id);
+  return { v, w, components, nominal: [n.thickness, n.width] };
+}
+
+interface MemberSeed {
+  readonly id: string;
+  readonly role: string;
+  readonly letter: string;
+  readonly timber: Timber;
+  readonly a: Vec3;
+  readonly b: Vec3;
+  readonly up: Vec3;
+  readonly seat: readonly [Seat, Seat];
+  readonly ends?: Member["ends"];
+}
+const SQUARE: Member["ends"] = [
+  { kind: "square", beyond: 0 },
+  { kind: "square", beyond: 0 },
+];
+const CUT_BY_JOINTS: Member["ends"] = [undefined, undefined];
+
+/**
+ * The frame of a bent: cap, posts, sill, horizontals between stories and braces, in the plane x = 0 with the top of the
+ * cap at z = 0. Outline levels and post lines come from nominal sizes and stay; thicknesses are the stock's own, so the
+ * lengths between give. Lengths are model mm. Errors: a story too low for its sway braces.
+ */
+export function bentFrame(v: BentValues, ctx: Context): Frame {
+  const lay = bentLayout(v);
+  const mm = (n: number): number => toModel(ctx.scale, prototype(n));
+  const root = `${ctx.structure}/bent`;
+  const members: Member[] = [];
+  const joints: Joint[] = [];
+  const timber = (name: string): Timber => timberOf(name, ctx.stock(name));
+  const put = (s: MemberSeed): void => {
+    members.push({
+      id: s.id,
+      structure: ctx.structure,
+      assembly: root,
+      role: s.role,
+      letter: s.letter,
+      kind: "strip",
+      nominal: s.timber.nominal,
+      body: { shape: "straight", a: s.a, b: s.b, up: s.up, seat: s.seat, components: s.timber.components },
+      ends: s.ends ?? CUT_BY_JOINTS,
+    });
+  };
+  const join = (j: Joint): void => void joints.push(j);
+  const level = (id: string, role: string, letter: string, t: Timber, half: number, z: number, seat: Seat): void =>
+    put({ id, role, letter, timber: t, a: [0, -mm(half), mm(z)], b: [0, mm(half), mm(z)], up: [0, 0, 1], seat: [seat, "centre"], ends: SQUARE }); // prettier-ignore
+
+  const cap = timber(v.cap);
+  const sill = timber(v.sill);
+  const post = timber(v.post);
+  const middle = timber(v.middleSill);
+  const sash = timber(v.sash);
+  const solid = v.between !== "sash";
+  level(`${root}/cap`, "cap", "C", cap, lay.capHalf, lay.capTop, "+");
+  level(`${root}/sill`, "sill", "S", sill, lay.sillHalf, lay.sillFoot, "-");
+  if (solid)
+    lay.levels.forEach((z, i) =>
+      level(`${root}/level${i + 1}/sill`, "intermediate sill", "M", middle, lay.levelHalves[i]!, z, "centre"),
+    );
+
+  // posts: butted between whatever carries and is carried, story by story or right through
+  const tops = [`${root}/cap`, ...(solid ? lay.levels.map((_, i) => `${root}/level${i + 1}/sill`) : [])];
+  const feet = [...tops.slice(1), `${root}/sill`];
+  const zTops = [lay.capUnder, ...(solid ? lay.levels : [])];
+  const zFeet = [...zTops.slice(1), lay.sillTop];
+  const through = !solid || lay.levels.length === 0;
+  const postId = (p: PostLine, story: number): string =>
+    through ? `${root}/post/${p.name}` : `${root}/story${story + 1}/post/${p.name}`;
+  tops.forEach((top, s) =>
+    lay.posts.forEach((p) => {
+      const id = postId(p, s);
+      const at = (z: number): Vec3 => [0, mm(postAt(p, z, lay.capUnder)), mm(z)];
+      const role = p.lean === 0 ? "plumb post" : "batter post";
+      put({ id, role, letter: "P", timber: post, a: at(zFeet[s]!), b: at(zTops[s]!), up: [0, -1, 0], seat: ["centre", "centre"] });
+      join({ kind: "butt", id: `${id}>head`, a: id, end: 1, b: top, face: "-v", contact: "face", remedy: PROUD });
+      join({ kind: "butt", id: `${id}>foot`, a: id, end: 0, b: feet[s]!, face: "+v", contact: "face", remedy: PROUD });
+    }),
+  );
+
+  const faces = [
+    { name: "front", x: 1, own: "-w", other: "+w", seat: "-" },
+    { name: "back", x: -1, own: "+w", other: "-w", seat: "+" },
+  ] as const;
+  const outer = [lay.posts[0]!, lay.posts[lay.posts.length - 1]!] as const;
+  /** Laps a face brace on every post it passes and finishes it past the outer two. `left` is the end at the -y side. */
+  const lapOnPosts = (id: string, f: (typeof faces)[number], story: number, end: "square" | "flush", beyond: number): void =>
+    lay.posts.forEach((p) => {
+      const at: End | undefined = p === outer[0] ? 0 : p === outer[1] ? 1 : undefined;
+      const past: Face = at === 0 ? "+v" : "-v";
+      const finish = at === undefined ? {} : { finish: { end: at, finish: end, beyond: end === "flush" ? 0 : mm(beyond), past } };
+      join({ kind: "lap", id: `${id}>${p.name}`, a: id, b: postId(p, story), aFace: f.own, bFace: f.other, contact: "face", ...finish }); // prettier-ignore
+    });
+
+  if (v.between !== "solid")
+    lay.levels.forEach((z, i) =>
+      faces.forEach((f) => {
+        const id = `${root}/level${i + 1}/sash/${f.name}`;
+        const on = solid ? middle : post;
+        const x = (f.x * on.w) / 2;
+        const half = mm(lay.levelHalves[i]!);
+        put({ id, role: "sash brace", letter: "H", timber: sash, a: [x, -half, mm(z)], b: [x, half, mm(z)], up: [0, 0, 1], seat: ["centre", f.seat], ...(solid ? { ends: SQUARE } : {}) }); // prettier-ignore
+        if (solid)
+          join({ kind: "lap", id: `${id}>sill`, a: id, b: `${root}/level${i + 1}/sill`, aFace: f.own, bFace: f.other, contact: "face" });
+        else lapOnPosts(id, f, 0, "square", v.levelOverhang);
+      }),
+    );
+
+  if (v.sway) {
+    const brace = timber(v.swayBrace);
+    const horizontal = (solid ? middle.v : sash.v) / 2;
+    const above = [mm(lay.capTop) - cap.v, ...lay.levels.map((z) => mm(z) - horizontal)];
+    const below = [...lay.levels.map((z) => mm(z) + horizontal), mm(lay.sillFoot) + sill.v];
+    above.forEach((zTop, s) =>
+      faces.forEach((f) => {
+        const id = `${root}/story${s + 1}/sway/${f.name}`;
+        const work = swayLine(v, lay, mm, post.v / 2, brace.v / 2, zTop, below[s]!);
+        if (!work) throw new Error(tooLow(s));
+        // the front one falls to the right, the back one to the left: its mirror image across the centre line
+        const [l, r] = f.x === 1 ? work : [[-work[1][0], work[1][1]] as const, [-work[0][0], work[0][1]] as const];
+        const x = (f.x * post.w) / 2;
+        put({ id, role: "sway brace", letter: "B", timber: brace, a: [x, l[0], l[1]], b: [x, r[0], r[1]], up: [0, 0, 1], seat: ["centre", f.seat] }); // prettier-ignore
+        lapOnPosts(id, f, solid ? s : 0, v.swayEnd === "flush" ? "flush" : "square", v.swayBeyond);
+      }),
+    );
+  }
+  return { members, joints, nodes: [], datums: {} };
+}
+
+const PROUD = "Choose a stick as thick as the post for what it stands on, or shave the post flush.";
+const tooLow = (story: number): string =>
+  `Story ${story + 1} is too low for its sway braces; make it higher, give the braces less clearance, or leave them off.`;
+
+function swayLine(
+  v: BentValues,
+  lay: BentLayout,
+  mm: (n: number) => number,
+  postHalf: number,
+  half: number,
+  top: number,
+  foot: number,
+): ReturnType<typeof placeSway> {
+  const band = (p: PostLine): Band => {
+    const l = Math.hypot(1, p.lean);
+    return { at: [mm(p.yTop), mm(lay.capUnder)], dir: [-p.lean / l, 1 / l], half: postHalf };
+  };
+  const rule = { finish: v.swayEnd === "flush" ? "flush" : "square", beyond: mm(v.swayBeyond) } as const;
+  const [left, right] = [band(lay.posts[0]!), band(lay.posts[lay.posts.length - 1]!)];
+  return placeSway(left, right, half, top - mm(v.swayTop), foot + mm(v.swayBottom), rule);
+}
+
+/** The story, counted from 0, in which a sway brace at nominal sizes has no room; undefined when all have. Prototype mm. */
+export function storyTooLow(v: BentValues, nominal: (name: string) => { readonly width: number }): string | undefined {
+  if (!v.sway) return undefined;
+  const lay = bentLayout(v);
+  const half = nominal(v.between === "sash" ? v.sash : v.middleSill).width / 2;
+  const above = [lay.capUnder, ...lay.levels.map((z) => z - half)];
+  const below = [...lay.levels.map((z) => z + half), lay.sillTop];
+  const s = above.findIndex(
+    (top, i) => !swayLine(v, lay, (n) => n, nominal(v.post).width / 2, nominal(v.swayBrace).width / 2, top, below[i]!),
+  );
+  return s < 0 ? undefined : tooLow(s);
+}

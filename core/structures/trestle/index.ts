@@ -1,0 +1,23 @@
+import type { StructureKind } from "../kind";
+import { bentCheck, bentRemarks, bentShown } from "./check";
+import { bentDimensions } from "./dimensions";
+import { bentFrame } from "./frame";
+import { BentParams, bentSpec, type BentValues } from "./parameters";
+
+/** Framed trestle bent: stands in the plane x = 0, y across, top of the cap at z = 0, hanging down. */
+export const trestleBent: StructureKind = {
+  id: "trestle-bent",
+  name: "Framed trestle bent",
+  version: 1,
+  spec: bentSpec,
+  Params: BentParams,
+  check: (p) => bentCheck(p as BentValues),
+  shown: (p, path) => bentShown(p as BentValues, path),
+  frame: (p, ctx) => bentFrame(p as BentValues, ctx),
+  dimensions: (p, ctx) => bentDimensions(p as BentValues, ctx),
+  remarks: (p) => bentRemarks(p as BentValues),
+  describe: (p) => {
+    const v = p as BentValues;
+    return `Framed bent, ${v.posts} posts, ${v.stories} ${v.stories === 1 ? "story" : "stories"}`;
+  },
+};

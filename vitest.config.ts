@@ -1,0 +1,7 @@
+import tsconfigPaths from "vite-tsconfig-paths";
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  plugins: [tsconfigPaths()],
+  test: { include: ["core/**/*.test.ts", "cli/**/*.test.ts", "app/**/*.test.ts"], testTimeout: 60_000 },
+});
