@@ -8,3 +8,4 @@ export * from "./bounds";
 export * from "./knapsack";
 export * from "./linear";
 export * from "./solve";
+export * from "./plan";

@@ -1,6 +1,6 @@
 import { TOLERANCE } from "../geometry";
 import { pieceShape, type PieceShape } from "./pieceShape";
-import type { Resolved, ResolvedFrame } from "./resolve";
+import type { Resolved } from "./resolve";
 import { mirrored, samePiece } from "./samePiece";
 
 /** Sticks that are the same piece of material: a row of the cut list. */
@@ -25,13 +25,13 @@ export interface IssuedMark {
 }
 
 /**
- * Groups the sticks of a cut frame into pieces and gives them marks. A stick joins the first group whose first member it
+ * Groups cut sticks into pieces and gives them marks. A stick joins the first group whose first member it
  * equals. Marks issued before stay with their shape and are never given to another; a new shape takes the next number.
  */
-export function piecesOf(frame: ResolvedFrame, issued: readonly IssuedMark[] = []): Piece[] {
+export function piecesOf(sticks: readonly Resolved[], issued: readonly IssuedMark[] = []): Piece[] {
   const groups: { first: Resolved; shape: PieceShape; sticks: string[] }[] = [];
   const buckets = new Map<string, typeof groups>();
-  for (const s of frame.sticks) {
+  for (const s of sticks) {
     const shape = pieceShape(s);
     const bucket = (k: number): string => `${s.stock}|${s.member.letter}|${k}`;
     const k = Math.round(shape.overall / (4 * TOLERANCE.samePiece));

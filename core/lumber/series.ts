@@ -80,7 +80,7 @@ export function catalogue(scale: Scale): readonly StockItem[] {
       (d): StockItem => ({
         id: `round/${d}`,
         series: "round",
-        name: `Round stock ⌀ ${thou(d)} in`,
+        name: `Round stock ${thou(d)} in diameter`,
         shape: "round",
         thickness: inch(d / 1000),
         width: inch(d / 1000),

@@ -1,0 +1,161 @@
+import "reflect-metadata";
+import { Command, CommanderError } from "commander";
+import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import { join } from "node:path";
+import Papa from "papaparse";
+import { findings } from "../core/checks";
+import { loadLinearSolver, planItem, readProblem, solveSticks, stockLengths, wantedByItem, type StickResult, type StockLength } from "../core/cutting";
+import { PAPERS, type PaperId } from "../core/drawing";
+import { jigDxf, jigPdf, jigSheets, jigSvg } from "../core/jigs";
+import { cutRows } from "../core/job/cutList";
+import { cutStatuses, designOf, issuedMarks, JobError, readJobFile, serves, type Design, type Issue } from "../core/job";
+import { catalogue } from "../core/lumber";
+import { frameReport } from "../core/job/report";
+
+/** Bad input: one line on standard error, exit status 2. */
+class BadInput extends Error {}
+/** An outcome that cannot be had: exit status 3. */
+const CANNOT = 3;
+
+const readText = (file: string): string => {
+  try {
+    return readFileSync(file, "utf8");
+  } catch (e) {
+    throw new BadInput(`${file} cannot be read: ${(e as NodeJS.ErrnoException).code === "ENOENT" ? "there is no such file" : (e as Error).message}.`);
+  }
+};
+function readDesign(file: string): { design: Design; issues: readonly Issue[] } {
+  const { doc, issues } = readJobFile(readText(file));
+  const design = designOf(doc, issuedMarks(issues));
+  return { design, issues };
+}
+/** Fails on the first structure that could not be framed. */
+function sound(d: Design): Design {
+  const bad = d.structures.find((s) => s.fault);
+  if (bad) throw new BadInput(`${bad.structure.name}: ${bad.fault}`);
+  return d;
+}
+const print = (value: unknown): void => void process.stdout.write(typeof value === "string" ? value : `${JSON.stringify(value, null, 1)}\n`);
+
+const program = new Command("cardo").description("Prototype drawings into cut lists, cutting plans and jigs").exitOverride();
+program.configureOutput({ writeErr: () => undefined });
+
+program
+  .command("frame <job>")
+  .description("members, joints and nodes as JSON")
+  .action((job: string) => print(frameReport(sound(readDesign(job).design))));
+
+program
+  .command("pieces <job>")
+  .description("the cut list")
+  .option("--csv", "as CSV")
+  .action((job: string, o: { csv?: boolean }) => {
+    const rows = cutRows(sound(readDesign(job).design));
+    print(o.csv ? `${Papa.unparse(rows as object[], { newline: "\n" })}\n` : { pieces: rows });
+  });
+
+program
+  .command("plan <job>")
+  .description("which piece comes off which stick")
+  .option("--drawer <file>", 'lengths on hand: {"items":{"scale/12x12":[{"length":279.4,"count":3,"cost":1}]}}')
+  .action(async (job: string, o: { drawer?: string }) => {
+    const { design, issues } = readDesign(job);
+    sound(design);
+    const drawer = o.drawer ? readDrawer(o.drawer) : {};
+    const done = new Set(cutStatuses(design, issues).filter(serves).map((s) => s.stick));
+    const lp = await loadLinearSolver();
+    const items = new Map(catalogue(design.scale).map((i) => [i.id, i]));
+    const plans = [];
+    for (const [id, wanted] of [...wantedByItem(design.pieces, design.doc.cutting, done)].sort()) {
+      const item = items.get(id)!;
+      const lengths = drawer[id] ?? (o.drawer ? [] : stockLengths(item, design.doc.stock.sticks[id]));
+      plans.push(await planItem(item, wanted, lengths, design.doc.cutting, lp));
+    }
+    print({ plans });
+    outcome(plans.map((p) => [p.name, p.result]));
+  });
+
+program
+  .command("solve <file>")
+  .description("a bare stick problem")
+  .option("--quick", "stop at the first plan")
+  .action(async (file: string, o: { quick?: boolean }) => {
+    const problem = readProblem(parseJson(file));
+    const result = await solveSticks(problem, o.quick ? {} : { lp: await loadLinearSolver() });
+    print(result);
+    outcome([["The problem", result]]);
+  });
+
+program
+  .command("jigs <job>")
+  .description("every sheet as PDF, SVG and DXF")
+  .requiredOption("--out <dir>", "folder to write into")
+  .option("--paper <size>", Object.keys(PAPERS).join(", "), "A4")
+  .option("--date <date>", "date printed on the sheets", new Date().toISOString().slice(0, 10))
+  .action(async (job: string, o: { out: string; paper: string; date: string }) => {
+    if (!(o.paper in PAPERS)) throw new BadInput(`Paper “${o.paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
+    if (!/^\d{4}-\d\d-\d\d$/.test(o.date) || Number.isNaN(Date.parse(o.date))) throw new BadInput(`Date “${o.date}” cannot be read; write it as 2026-05-01.`);
+    const sheets = jigSheets(sound(readDesign(job).design), o.date);
+    mkdirSync(o.out, { recursive: true });
+    const require = createRequire(import.meta.url);
+    const font = (name: string): Uint8Array => readFileSync(require.resolve(name));
+    const fonts = {
+      label: font("@fontsource/barlow-condensed/files/barlow-condensed-latin-600-normal.woff"),
+      text: font("@fontsource/source-sans-3/files/source-sans-3-latin-400-normal.woff"),
+    };
+    const written: string[] = [];
+    const write = (name: string, data: string | Uint8Array): void => {
+      writeFileSync(join(o.out, name), data);
+      written.push(name);
+    };
+    const names = new Set<string>();
+    for (const s of sheets) {
+      let name = s.fileName;
+      for (let n = 2; names.has(name); n++) name = `${s.fileName}-${n}`;
+      names.add(name);
+      write(`${name}.pdf`, await jigPdf([s], o.paper as PaperId, s.words.title, new Date(`${o.date}T00:00:00Z`), fonts));
+      write(`${name}.svg`, jigSvg(s));
+      write(`${name}.dxf`, jigDxf(s));
+    }
+    print({ written });
+  });
+
+program
+  .command("check <job>")
+  .description("findings as JSON")
+  .action((job: string) => print({ findings: findings(readDesign(job).design) }));
+
+function parseJson(file: string): unknown {
+  const text = readText(file);
+  try {
+    return JSON.parse(text);
+  } catch (e) {
+    throw new BadInput(`${file} is not JSON: ${(e as Error).message}.`);
+  }
+}
+function readDrawer(file: string): Record<string, StockLength[]> {
+  const raw = parseJson(file) as { items?: Record<string, unknown> } | null;
+  if (typeof raw?.items !== "object" || raw.items === null) throw new BadInput(`${file} is no drawer file: it lacks "items", the sticks on hand by stock item.`);
+  return Object.fromEntries(
+    Object.entries(raw.items).map(([id, stock]) => [id, [...readProblem({ kerf: 0, stock, demand: [] }).stock]]),
+  );
+}
+function outcome(results: readonly (readonly [string, StickResult])[]): void {
+  for (const [name, r] of results) {
+    if (r.status === "too long") fail(`${name}: a piece of ${r.length} mm is longer than the longest stick, ${r.longest} mm.`, CANNOT);
+    if (r.status === "not enough stock") fail(`${name}: the sticks on hand are ${r.short} mm short.`, CANNOT);
+  }
+}
+function fail(sentence: string, status: number): void {
+  process.stderr.write(`cardo: ${sentence}\n`);
+  process.exitCode = status;
+}
+
+try {
+  await program.parseAsync();
+} catch (e) {
+  if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
+  else if (e instanceof CommanderError) fail(`${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs and check.`, 2);
+  else fail((e as Error).message, e instanceof JobError || e instanceof BadInput || e instanceof Error ? 2 : 1);
+}

@@ -1,0 +1,162 @@
+import { bearings, connectedGroups, interferences, type Bearing } from "../frame";
+import { cutLength } from "../cutting";
+import { dot, type Vec2 } from "../geometry";
+import { boundsOf } from "../geometry";
+import { catalogue } from "../lumber";
+import { VIEWS } from "../drawing";
+import type { Design, StructureDesign } from "../job";
+import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
+
+export type Level = "fault" | "warning" | "remark";
+/** Something a person should know: the sentence with its numbers, where it is, and what can be done. */
+export interface Finding {
+  /** Stays the same while the matter does: what setting it aside hangs on. */
+  readonly key: string;
+  readonly level: Level;
+  readonly text: string;
+  readonly structure?: string;
+  /** Sticks it is about. */
+  readonly sticks: readonly string[];
+  /** Place on the front elevation, model mm. */
+  readonly at?: Vec2;
+  readonly remedy?: Remedy;
+  /** Set aside, with this reason. */
+  readonly aside?: string;
+}
+export type Remedy =
+  | { readonly label: string; readonly do: "set"; readonly param: string; readonly value: unknown }
+  | { readonly label: string; readonly do: "stock"; readonly nominal: string }
+  | { readonly label: string; readonly do: "restore"; readonly path: string };
+
+/** Shares of the wanted size by which stock may be off before it is said, percent. Common practice: 5 % shows, 12 % looks wrong. */
+const SHOWS = 5;
+const LOOKS_WRONG = 12;
+
+/** Every finding of a design, faults first, those set aside last. */
+export function findings(d: Design): Finding[] {
+  const all = [...d.structures.flatMap((s) => [...structureFindings(s), ...remarks(s), ...parked(s)]), ...stockFindings(d), ...lengthFindings(d)];
+  const order: Level[] = ["fault", "warning", "remark"];
+  return all
+    .map((f) => (d.doc.aside[f.key] === undefined ? f : { ...f, aside: d.doc.aside[f.key]! }))
+    .sort((a, b) => Number(a.aside !== undefined) - Number(b.aside !== undefined) || order.indexOf(a.level) - order.indexOf(b.level));
+}
+
+function structureFindings(s: StructureDesign): Finding[] {
+  const structure = s.structure.id;
+  if (s.fault) return [{ key: `${structure}:fault`, level: "fault", text: s.fault, structure, sticks: [] }];
+  const r = s.resolved;
+  const name = (id: string): string => {
+    const m = r.byMember.get(id.replace(/#.*$/, ""))?.[0]?.member;
+    return m ? `${m.role} ${placeName(m.id)}`.trim() : id;
+  };
+  const out: Finding[] = interferences(r).map((i) => ({
+    key: `${i.a}×${i.b}`,
+    level: "fault",
+    text: `The ${name(i.a)} and the ${name(i.b)} stand ${printMm(i.depth, 2)} in each other.`,
+    structure,
+    sticks: [i.a, i.b],
+    ...place(s, i.a),
+  }));
+  const found = bearings(r);
+  for (const b of found.filter((x) => !x.ok)) out.push(bearingFinding(s, b, name));
+  const groups = connectedGroups(r, found);
+  if (groups.length > 1) {
+    const small = [...groups].sort((a, b) => a.length - b.length)[0]!;
+    out.push({ key: `${structure}:apart`, level: "fault", text: `The structure falls into ${groups.length} parts: the ${name(small[0]!)} touches nothing that holds it.`, structure, sticks: small, ...place(s, small[0]!) }); // prettier-ignore
+  }
+  return out;
+}
+
+/** "L2" for a post, "front, story 1" for a brace. */
+function placeName(id: string): string {
+  const parts = id.split("/").slice(2);
+  const story = /(story|level)(\d+)/.exec(id);
+  const last = parts[parts.length - 1] ?? "";
+  const own = /^[LRC]\d*$/.test(last) ? last : last === "front" || last === "back" ? `on the ${last}` : "";
+  return [own, story && `${story[1] === "level" ? "at story line" : "of story"} ${story[2]}`].filter(Boolean).join(" ");
+}
+
+function bearingFinding(s: StructureDesign, b: Bearing, name: (id: string) => string): Finding {
+  const percent = b.wanted > 0 ? Math.floor((100 * b.borne) / b.wanted) : 0;
+  const joint = s.resolved.frame.joints.find((j) => j.id === b.joint);
+  const lap = b.kind === "lap";
+  const text = lap
+    ? b.borne === 0
+      ? `The ${name(b.a)} misses the ${name(b.b)}.`
+      : `The ${name(b.a)} covers only ${percent} % of its crossing with the ${name(b.b)}.`
+    : `The ${name(b.a)} bears on the ${name(b.b)} with only ${percent} % of its end.`;
+  const path = b.a.slice(s.structure.id.length + 1);
+  const changed = s.variant.overrides[path];
+  return {
+    key: `bears:${b.joint}`,
+    level: b.borne === 0 ? "fault" : "warning",
+    text: joint?.remedy ? `${text} ${joint.remedy}` : text,
+    structure: s.structure.id,
+    sticks: [b.a, b.b],
+    ...place(s, b.a),
+    ...(changed ? { remedy: { label: "Take back the change to its ends", do: "restore" as const, path } } : {}),
+  };
+}
+
+function place(s: StructureDesign, stick: string): { at?: Vec2 } {
+  const parts = (s.resolved.byMember.get(stick.replace(/#.*$/, "")) ?? []).flatMap((k) => k.parts);
+  if (parts.length === 0) return {};
+  const { min, max } = boundsOf(parts);
+  const mid = [0, 1, 2].map((k) => (min[k]! + max[k]!) / 2) as unknown as readonly [number, number, number];
+  return { at: [dot(mid, VIEWS.front.right), dot(mid, VIEWS.front.up)] };
+}
+
+const remarks = (s: StructureDesign): Finding[] =>
+  s.kind.remarks(s.variant.params).map((r) => ({
+    key: `${s.structure.id}:usual:${r.param}`,
+    level: "remark",
+    text: r.text,
+    structure: s.structure.id,
+    sticks: [],
+    ...(r.fix ? { remedy: { label: r.fix.label, do: "set" as const, param: r.param, value: r.fix.value } } : {}),
+  }));
+
+const parked = (s: StructureDesign): Finding[] =>
+  s.parked.map((path) => ({
+    key: `${s.structure.id}:parked:${path}`,
+    level: "remark",
+    text: `A change to “${path}” is kept, but that stick is not in the structure now.`,
+    structure: s.structure.id,
+    sticks: [],
+    remedy: { label: "Forget the change", do: "restore" as const, path },
+  }));
+
+function stockFindings(d: Design): Finding[] {
+  return [...d.stock].flatMap(([nominal, m]): Finding[] => {
+    const e = m.error;
+    if (e.worstPercent < SHOWS) return [];
+    const worst = Math.abs(e.thickness.percent) > Math.abs(e.width.percent) ? e.thickness : e.width;
+    const side = worst === e.thickness ? "thickness" : "width";
+    return [{
+      key: `stock:${nominal}`,
+      level: e.worstPercent >= LOOKS_WRONG ? "warning" : "remark",
+      text: `${nominal} is not to be had: ${m.plies === 2 ? "two plies of " : ""}${m.item.name} is ${printMm(Math.abs(worst.model), 2)} too ${worst.model > 0 ? "large" : "small"} in ${side}, ${printFeetInches(Math.abs(worst.prototype)).replace(/^0′-/, "")} on the prototype (${printNumber(Math.abs(worst.percent), 0)} %).`,
+      sticks: d.pieces.filter((p) => p.nominal.join("×") === nominal).flatMap((p) => p.sticks),
+      remedy: { label: "Choose other stock", do: "stock", nominal },
+    }]; // prettier-ignore
+  });
+}
+
+function lengthFindings(d: Design): Finding[] {
+  const items = new Map(catalogue(d.scale).map((i) => [i.id, i]));
+  return d.pieces.flatMap((p): Finding[] => {
+    const item = items.get(p.stock);
+    const own = d.doc.stock.sticks[p.stock]?.filter((s) => s.count !== 0).map((s) => s.length);
+    const longest = Math.max(0, ...(own?.length ? own : (item?.lengths ?? [])));
+    const need = cutLength(p, d.doc.cutting);
+    if (need <= longest + 0.005) return [];
+    const over = model(need - longest);
+    return [{
+      key: `long:${p.sticks[0]}`,
+      level: "fault",
+      text: `${p.role[0]!.toUpperCase()}${p.role.slice(1)} ${p.mark} needs ${printMm(need)}; the longest ${item?.name ?? p.stock} is ${printMm(longest)}, ${printMm(over)} (${printFeetInches(prototype(toPrototype(d.scale, over)))}) short. Splice it or add longer stock.`,
+      sticks: p.sticks,
+      remedy: { label: "See its stock", do: "stock", nominal: p.nominal.join("×") },
+    }]; // prettier-ignore
+  });
+}

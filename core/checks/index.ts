@@ -1,0 +1,2 @@
+/** Cardo's judgement: findings(design) gives sentences with numbers, a level, a place and, where there is one, a remedy. */
+export * from "./findings";

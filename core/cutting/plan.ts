@@ -1,0 +1,92 @@
+import type { Piece } from "../frame";
+import type { StockItem } from "../lumber";
+import { model, type Model } from "../units";
+import type { LinearSolver } from "./linear";
+import type { StickProblem, StickResult, StockLength } from "./problem";
+import { solveSticks, type Progress } from "./solve";
+
+/** What a plan is made with: width of the saw's cut and what is left on each piece to sand off, model mm. */
+export interface CutSettings {
+  readonly kerf: number;
+  readonly allowance: number;
+}
+/** One piece on a stick: where it starts and how long it is cut (with its allowance), model mm. */
+export interface PlannedCut {
+  readonly mark: string;
+  readonly stick: string;
+  readonly start: Model;
+  readonly length: Model;
+}
+/** One stick of stock with its cuts, in order; `offcut` is what is left at its end after the last kerf. */
+export interface PlannedStick {
+  readonly length: Model;
+  readonly cuts: readonly PlannedCut[];
+  readonly offcut: Model;
+}
+/** The plan for all pieces of one stock item. */
+export interface ItemPlan {
+  readonly item: string;
+  readonly name: string;
+  readonly lengths: readonly StockLength[];
+  readonly result: StickResult;
+  readonly sticks: readonly PlannedStick[];
+}
+
+/** Length a piece takes of its stick: tip to tip, the allowance, and what an angled blade takes more than a square one. Model mm. */
+export function cutLength(p: Piece, s: CutSettings): Model {
+  const slant = Math.max(0, ...p.shape.ends.flat().map((e) => 1 / (Math.cos((e.mitre * Math.PI) / 180) * Math.cos((e.bevel * Math.PI) / 180)) - 1)); // prettier-ignore
+  return model(p.shape.overall + s.allowance + s.kerf * slant);
+}
+
+/** Sticks to cut, by stock item: id, mark and length. */
+interface Wanted {
+  readonly mark: string;
+  readonly stick: string;
+  readonly length: Model;
+}
+export function wantedByItem(pieces: readonly Piece[], settings: CutSettings, done: ReadonlySet<string> = new Set()): ReadonlyMap<string, readonly Wanted[]> {
+  const out = new Map<string, Wanted[]>();
+  for (const p of pieces)
+    for (const stick of p.sticks)
+      if (!done.has(stick)) out.set(p.stock, [...(out.get(p.stock) ?? []), { mark: p.mark, stick, length: cutLength(p, settings) }]);
+  return out;
+}
+
+/** The lengths of an item to cut from: those given for it, else its usual ones at a cost of their length. */
+export function stockLengths(item: StockItem, own?: readonly { readonly length: number; readonly count: number | null; readonly price: number }[]): StockLength[] {
+  return own?.length
+    ? own.map((s) => ({ length: s.length, count: s.count, cost: s.price > 0 ? s.price : Math.round(s.length) }))
+    : item.lengths.map((l) => ({ length: l, count: null, cost: Math.round(l) }));
+}
+
+/** Plans all sticks of one item. `wanted` that no stick can carry, or too little stock, is an outcome in `result`. */
+export async function planItem(
+  item: StockItem,
+  wanted: readonly Wanted[],
+  lengths: readonly StockLength[],
+  settings: CutSettings,
+  lp?: LinearSolver,
+  onProgress?: (p: Progress) => boolean | Promise<boolean>,
+): Promise<ItemPlan> {
+  const rounded = wanted.map((w) => ({ ...w, key: Math.round(w.length * 100) }));
+  const problem: StickProblem = { kerf: settings.kerf, stock: lengths, demand: rounded.map((w) => ({ length: w.key / 100, count: 1 })) };
+  const result = await solveSticks(problem, { ...(lp ? { lp } : {}), ...(onProgress ? { onProgress } : {}) });
+  const base = { item: item.id, name: item.name, lengths, result };
+  if (result.status !== "optimal" && result.status !== "feasible") return { ...base, sticks: [] };
+  const waiting = new Map<number, typeof rounded>();
+  for (const w of rounded) waiting.set(w.key, [...(waiting.get(w.key) ?? []), w]);
+  const sticks = result.layouts.flatMap((l) =>
+    Array.from({ length: l.count }, (): PlannedStick => {
+      let at = 0;
+      const length = lengths[l.stock]!.length;
+      const cuts = l.cuts.map((c): PlannedCut => {
+        const w = waiting.get(Math.round(c * 100))!.shift()!;
+        const cut = { mark: w.mark, stick: w.stick, start: model(at), length: w.length };
+        at += w.length + settings.kerf;
+        return cut;
+      });
+      return { length: model(length), cuts, offcut: model(Math.max(0, length - at)) };
+    }),
+  );
+  return { ...base, sticks };
+}

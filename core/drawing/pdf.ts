@@ -1,0 +1,85 @@
+import fontkit from "@pdf-lib/fontkit";
+import {
+  appendBezierCurve, clip, closePath, endPath, fill, fillAndStroke, lineTo, moveTo, PDFDocument, popGraphicsState, PrintScaling, pushGraphicsState,
+  rectangle, rgb, degrees, setDashPattern, setFillingRgbColor, setLineWidth, setStrokingRgbColor, stroke, type PDFFont, type PDFOperator, type PDFPage,
+} from "pdf-lib"; // prettier-ignore
+import type { Vec2 } from "../geometry";
+import { CAP_HEIGHT, LINES, type Drawing, type Entity, type Fill } from "./drawing";
+import type { PagePlan } from "./pages";
+
+/** Typefaces as static TTF or WOFF bytes. */
+export interface PdfFonts {
+  readonly label: Uint8Array;
+  readonly text: Uint8Array;
+}
+export interface PdfOptions {
+  readonly title: string;
+  readonly date: Date;
+  readonly fonts: PdfFonts;
+}
+const PT = 72 / 25.4;
+const TINT: Record<Fill, readonly [number, number, number]> = { timber: [0.98, 0.95, 0.88], black: [0, 0, 0], white: [1, 1, 1], grey: [0.8, 0.8, 0.8] };
+/** Circle by four Bézier arcs: control distance over radius. */
+const KAPPA = 0.5522847498;
+
+/** Page plans as one PDF: vector, full size, print scaling off, the same bytes for the same input. */
+export async function toPdf(plans: readonly PagePlan[], options: PdfOptions): Promise<Uint8Array> {
+  const doc = await PDFDocument.create({ updateMetadata: false });
+  doc.registerFontkit(fontkit);
+  doc.setTitle(options.title);
+  doc.setCreator("Cardo");
+  doc.setProducer("Cardo");
+  doc.setCreationDate(options.date);
+  doc.setModificationDate(options.date);
+  doc.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
+  const fonts = {
+    label: await doc.embedFont(options.fonts.label, { subset: true }),
+    text: await doc.embedFont(options.fonts.text, { subset: true }),
+  };
+  for (const plan of plans)
+    for (const p of plan.pages) {
+      const page = doc.addPage([p.size[0] * PT, p.size[1] * PT]);
+      const { at, size } = p.window;
+      page.pushOperators(pushGraphicsState(), rectangle(at[0] * PT, at[1] * PT, size[0] * PT, size[1] * PT), clip(), endPath());
+      for (const e of entitiesOf(plan.drawing)) paint(page, e, p.shift, fonts);
+      page.pushOperators(popGraphicsState());
+      for (const e of p.furniture) paint(page, e, [0, 0], fonts);
+    }
+  return doc.save({ useObjectStreams: false });
+}
+
+const entitiesOf = (d: Drawing): Entity[] => d.layers.flatMap((l) => [...l.entities]);
+
+function paint(page: PDFPage, e: Entity, shift: Vec2, fonts: Readonly<Record<"label" | "text", PDFFont>>): void {
+  const X = (x: number): number => (x + shift[0]) * PT;
+  const Y = (y: number): number => (y + shift[1]) * PT;
+  if (e.kind === "text") {
+    const font = fonts[e.font];
+    const size = (e.size / CAP_HEIGHT) * PT;
+    const back = { start: 0, middle: 0.5, end: 1 }[e.anchor] * font.widthOfTextAtSize(e.text, size);
+    const t = ((e.turn ?? 0) * Math.PI) / 180;
+    page.drawText(e.text, { x: X(e.at[0]) - back * Math.cos(t), y: Y(e.at[1]) - back * Math.sin(t), size, font, rotate: degrees(e.turn ?? 0), color: rgb(0, 0, 0) });
+    return;
+  } // prettier-ignore
+  const ops: PDFOperator[] = [pushGraphicsState()];
+  if (e.line) {
+    const look = LINES[e.line];
+    ops.push(setStrokingRgbColor(0, 0, 0), setLineWidth(look.width * PT), setDashPattern(look.dash.map((d) => d * PT), 0));
+  }
+  if (e.fill) ops.push(setFillingRgbColor(...TINT[e.fill]));
+  if (e.kind === "path") {
+    e.points.forEach((p, i) => ops.push(i === 0 ? moveTo(X(p[0]), Y(p[1])) : lineTo(X(p[0]), Y(p[1]))));
+    if (e.closed) ops.push(closePath());
+  } else {
+    const [x, y, r, k] = [X(e.centre[0]), Y(e.centre[1]), e.radius * PT, e.radius * PT * KAPPA];
+    ops.push(
+      moveTo(x + r, y),
+      appendBezierCurve(x + r, y + k, x + k, y + r, x, y + r),
+      appendBezierCurve(x - k, y + r, x - r, y + k, x - r, y),
+      appendBezierCurve(x - r, y - k, x - k, y - r, x, y - r),
+      appendBezierCurve(x + k, y - r, x + r, y - k, x + r, y),
+    );
+  }
+  ops.push(e.line && e.fill ? fillAndStroke() : e.fill ? fill() : e.line ? stroke() : endPath(), popGraphicsState());
+  page.pushOperators(...ops);
+}

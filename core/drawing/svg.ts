@@ -1,0 +1,41 @@
+import { boundsOfDrawing, CAP_HEIGHT, LINES, num, type Drawing, type Entity, type Fill } from "./drawing";
+
+const TINT: Record<Fill, string> = { timber: "#EAD9B6", black: "#1B2733", white: "#FFFFFF", grey: "#C9CDD0" };
+const escape = (s: string): string => s.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
+
+/** A drawing as SVG at true size: one user unit is one mm. Carries layers as groups; text is left to the reader's fonts. */
+export function toSvg(d: Drawing, options: { readonly title: string; readonly margin: number }): string {
+  const { min, max } = boundsOfDrawing(d);
+  const [x0, y1] = [min[0] - options.margin, max[1] + options.margin];
+  const [w, h] = [max[0] - min[0] + 2 * options.margin, max[1] - min[1] + 2 * options.margin];
+  const X = (x: number): string => num(x - x0);
+  const Y = (y: number): string => num(y1 - y);
+  const stroke = (e: { line?: keyof typeof LINES }): string => {
+    if (!e.line) return ` stroke="none"`;
+    const l = LINES[e.line];
+    return ` stroke="#1B2733" stroke-width="${num(l.width)}"${l.dash.length ? ` stroke-dasharray="${l.dash.map(num).join(" ")}"` : ""}`;
+  };
+  const fill = (f?: Fill): string => ` fill="${f ? TINT[f] : "none"}"`;
+  const entity = (e: Entity): string => {
+    switch (e.kind) {
+      case "path":
+        return `<path d="M${e.points.map((p) => `${X(p[0])} ${Y(p[1])}`).join("L")}${e.closed ? "Z" : ""}"${fill(e.fill)}${stroke(e)}/>`;
+      case "circle":
+        return `<circle cx="${X(e.centre[0])}" cy="${Y(e.centre[1])}" r="${num(e.radius)}"${fill(e.fill)}${stroke(e)}/>`;
+      case "text": {
+        const family = e.font === "label" ? "'Barlow Condensed', sans-serif" : "'Source Sans 3', sans-serif";
+        const turn = e.turn ? ` transform="rotate(${num(-e.turn)} ${X(e.at[0])} ${Y(e.at[1])})"` : "";
+        return `<text x="${X(e.at[0])}" y="${Y(e.at[1])}" font-family="${family}" font-weight="${e.font === "label" ? 600 : 400}" font-size="${num(e.size / CAP_HEIGHT)}" text-anchor="${e.anchor}" fill="#1B2733"${turn}>${escape(e.text)}</text>`;
+      }
+    }
+  };
+  const layers = d.layers.map((l) => `<g id="${escape(l.name)}" stroke-linejoin="miter">\n${l.entities.map(entity).join("\n")}\n</g>`);
+  return [
+    `<?xml version="1.0" encoding="UTF-8"?>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${num(w)}mm" height="${num(h)}mm" viewBox="0 0 ${num(w)} ${num(h)}">`,
+    `<title>${escape(options.title)}</title>`,
+    ...layers,
+    `</svg>`,
+    "",
+  ].join("\n");
+}

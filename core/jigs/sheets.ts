@@ -1,0 +1,47 @@
+import { paginate, toDxf, toPdf, toSvg, type PagePlan, type PaperId, type PdfFonts, type SheetText } from "../drawing";
+import { designHash, shortHash, type Design, type StructureDesign } from "../job";
+import { feet, prototype, scaleLabel, toModel } from "../units";
+import { singleSheet, template } from "./template";
+
+/** One jig of a job: a template with the words that go in its title block. */
+export interface JigSheet {
+  readonly structure: StructureDesign;
+  readonly words: SheetText;
+  readonly drawing: ReturnType<typeof template>;
+  /** A name for files, letters, digits and hyphens. */
+  readonly fileName: string;
+}
+
+/** Every jig sheet of a design that was framed without fault. `date` is printed as given. */
+export function jigSheets(d: Design, date: string): JigSheet[] {
+  const metric = d.doc.brief.units.prototype === "m";
+  const graphic = metric
+    ? { length: toModel(d.scale, prototype(5000)), label: "5 m" }
+    : { length: toModel(d.scale, feet(10)), label: "10 ft" };
+  const issue = shortHash(designHash(d));
+  return d.structures
+    .filter((s) => !s.fault && s.resolved.sticks.length > 0)
+    .map((structure) => ({
+      structure,
+      words: {
+        job: [d.doc.name, d.doc.brief.railroad].filter(Boolean).join(" · "),
+        title: `${structure.structure.name}: template`,
+        scale: scaleLabel(d.scale),
+        date,
+        issue,
+        graphic,
+      },
+      drawing: template(structure, d.pieces),
+      fileName: `${structure.structure.name.toLowerCase().normalize("NFKD").replace(/[^a-z0-9]+/g, "-").replace(/^-|-$/g, "") || "jig"}-template`,
+    }));
+}
+
+/** Pages of a sheet on a paper. */
+export const pagesOf = (s: JigSheet, paper: PaperId): PagePlan => paginate(s.drawing, paper, s.words);
+
+/** All sheets as one PDF at full size. */
+export const jigPdf = (sheets: readonly JigSheet[], paper: PaperId, title: string, date: Date, fonts: PdfFonts): Promise<Uint8Array> =>
+  toPdf(sheets.map((s) => pagesOf(s, paper)), { title, date, fonts });
+/** One sheet, not cut into pages, as SVG or DXF. */
+export const jigSvg = (s: JigSheet): string => toSvg(singleSheet(s.drawing, s.words), { title: s.words.title, margin: 5 });
+export const jigDxf = (s: JigSheet): string => toDxf(singleSheet(s.drawing, s.words));

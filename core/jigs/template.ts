@@ -1,0 +1,152 @@
+import type { Piece, Resolved } from "../frame";
+import type { Vec2 } from "../geometry";
+import { boundsOfDrawing, checkBar, elevation, line, outline, text, VIEWS, type Drawing, type Entity, type Layer, type SheetText } from "../drawing";
+import type { StructureDesign } from "../job";
+import { printMm } from "../units";
+
+/** Height of a capital in a piece mark, mm: to be read at the bench. */
+const MARK = 2.2;
+
+/**
+ * The full-size template a structure is built on: every stick's outline as it lies on its front elevation, piece marks,
+ * fence lines along the outer posts, centre line, overall dimensions and the list of parts. Model mm.
+ */
+export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing {
+  const shown = elevation(s.resolved.sticks, VIEWS.front);
+  const mark = new Map(pieces.flatMap((p) => p.sticks.map((id) => [id, p.mark] as const)));
+  // what lies in the plane of the bent is built on the template; what laps on its faces goes on after it is lifted off
+  const lapped = new Set(s.resolved.frame.joints.filter((j) => j.kind === "lap").map((j) => j.a));
+  const middle = shown.filter((x) => !lapped.has(memberOf(x.id)));
+  const depth = Math.max(...middle.map((x) => x.near), -Infinity);
+  const faces = shown.filter((x) => lapped.has(memberOf(x.id)));
+  const front = faces.filter((x) => x.near > depth);
+  const back = faces.filter((x) => x.near <= depth);
+  const draw = (list: typeof shown, style: "outline" | "thin" | "hidden"): Entity[] =>
+    list.flatMap((x) => x.outlines.map((o) => outline(o, style, style === "outline" ? "timber" : undefined)));
+  const members: Layer[] = [
+    { name: "members", entities: draw(middle, "outline") },
+    { name: "front-braces", entities: draw(front, "thin") },
+    { name: "back-braces", entities: draw(back, "hidden") },
+  ];
+  const { min, max } = boundsOfDrawing({ layers: members });
+  const marks = [...middle, ...front, ...back].flatMap((x): Entity[] => {
+    const k = front.includes(x) ? -0.32 : back.includes(x) ? 0.32 : 0;
+    const longest = Math.max(...x.outlines.flat().map((p) => Math.abs((p[0] - x.centre[0]) * x.along[0] + (p[1] - x.centre[1]) * x.along[1])));
+    const at: Vec2 = [x.centre[0] + 2 * k * longest * x.along[0], x.centre[1] + 2 * k * longest * x.along[1]];
+    return bubble(at, mark.get(x.id) ?? "?");
+  });
+  return {
+    layers: [
+      { name: "centre-line", entities: [line([0, min[1] - 6], [0, max[1] + 2.5], "centre")] },
+      ...members,
+      { name: "fence-lines", entities: fences(s.resolved.sticks) },
+      { name: "piece-marks", entities: marks },
+      { name: "dimensions", entities: [...across([min[0], max[1] + 9], [max[0], max[1] + 9], max[1]), ...upright(min[0] - 9, min[1], max[1], min[0]), ...capDimension(s, max[1] + 4)] },
+      { name: "parts-list", entities: partsList(s, pieces, [min[0], min[1] - 14]) },
+    ],
+  };
+}
+
+const memberOf = (stick: string): string => stick.replace(/#.*$/, "");
+
+function bubble(at: Vec2, words: string): Entity[] {
+  return [
+    { kind: "circle", centre: at, radius: MARK * (0.75 + 0.28 * words.length), line: "thin", fill: "white" },
+    text([at[0], at[1] - MARK / 2], words, MARK, "middle", "label"),
+  ];
+}
+
+/** Strips fixed against the outer posts, one post section wide, clear of what crosses. */
+function fences(sticks: readonly Resolved[]): Entity[] {
+  const posts = elevation(sticks.filter((s) => /post$/.test(s.member.role)), VIEWS.front);
+  const out: Entity[] = [];
+  for (const side of [-1, 1]) {
+    const reach = (p: (typeof posts)[number]): number => side * p.centre[0];
+    const outer = posts.filter((p) => !posts.some((q) => Math.abs(q.centre[1] - p.centre[1]) < 1 && reach(q) > reach(p) + 1e-6));
+    for (const p of outer) {
+      const o = p.outlines[0]!;
+      // the long edge that lies outermost, shortened at both ends
+      const edges = o.map((a, i) => [a, o[(i + 1) % o.length]!] as const);
+      const length = (e: readonly [Vec2, Vec2]): number => Math.hypot(e[1][0] - e[0][0], e[1][1] - e[0][1]);
+      const long = edges.filter((e) => length(e) > 0.5 * Math.max(...edges.map(length)));
+      const [a, b] = long.reduce((x, y) => (side * (y[0][0] + y[1][0]) > side * (x[0][0] + x[1][0]) ? y : x));
+      const l = length([a, b]);
+      const d: Vec2 = [(b[0] - a[0]) / l, (b[1] - a[1]) / l];
+      const n: Vec2 = side * d[1] > 0 ? [d[1], -d[0]] : [-d[1], d[0]];
+      const wide = sticks.find((s) => s.id === p.id)!.size[0];
+      const at = (t: number, w: number): Vec2 => [a[0] + d[0] * t + n[0] * w, a[1] + d[1] * t + n[1] * w];
+      const clear = Math.min(2, l / 8) + wide;
+      out.push(outline([at(clear, 0), at(l - clear, 0), at(l - clear, wide), at(clear, wide)], "fence"));
+      out.push(text(at(l / 2, side > 0 ? wide + 2.6 : wide + 1), "fence", 1.7, "middle", "text", (Math.atan2(d[1], d[0]) * 180) / Math.PI + (d[1] < 0 ? 180 : 0)));
+    }
+  }
+  return out;
+}
+
+const tick = (p: Vec2): Entity => line([p[0] - 1, p[1] - 1], [p[0] + 1, p[1] + 1], "thin");
+function across(a: Vec2, b: Vec2, from: number): Entity[] {
+  return [
+    line(a, b, "dimension"),
+    tick(a),
+    tick(b),
+    ...[a, b].map((p) => line([p[0], from + 0.8], [p[0], p[1] + 1.5], "dimension")),
+    text([(a[0] + b[0]) / 2, a[1] + 0.9], printMm(b[0] - a[0], 2), 2, "middle"),
+  ];
+}
+function upright(x: number, y0: number, y1: number, from: number): Entity[] {
+  return [
+    line([x, y0], [x, y1], "dimension"),
+    tick([x, y0]),
+    tick([x, y1]),
+    ...[y0, y1].map((y) => line([x - 1.5, y], [from - 0.8, y], "dimension")),
+    text([x - 0.9, (y0 + y1) / 2], printMm(y1 - y0, 2), 2, "middle", "text", 90),
+  ];
+}
+function capDimension(s: StructureDesign, y: number): Entity[] {
+  const cap = elevation(s.resolved.sticks.filter((k) => k.member.role === "cap"), VIEWS.front)[0];
+  if (!cap) return [];
+  const xs = cap.outlines.flat().map((p) => p[0]);
+  return across([Math.min(...xs), y], [Math.max(...xs), y], y - 4);
+}
+
+function partsList(s: StructureDesign, pieces: readonly Piece[], at: Vec2): Entity[] {
+  const own = pieces
+    .map((p) => ({ p, n: p.sticks.filter((id) => id.startsWith(`${s.structure.id}/`)).length }))
+    .filter(({ n }) => n > 0);
+  const row = 4;
+  const columns = [0, 10, 20, 50, 74];
+  const put = (cells: readonly string[], y: number, font: "label" | "text"): Entity[] =>
+    cells.map((c, i) => text([at[0] + columns[i]!, y], c, 2, "start", font));
+  return [
+    ...put(["Mark", "Count", "Piece", "Section, mm", "Tip to tip, mm"], at[1], "label"),
+    ...own.flatMap(({ p, n }, i) =>
+      put([p.mark, `${n}`, p.role, p.shape.section.map((x) => x.toFixed(2)).join(" × "), p.shape.overall.toFixed(2)], at[1] - (i + 1) * row, "text"),
+    ),
+  ];
+}
+
+/** The template with check bars and a title under it, for the formats that are not cut into pages. */
+export function singleSheet(d: Drawing, words: SheetText): Drawing {
+  const { min } = boundsOfDrawing(d);
+  const y = min[1] - 10;
+  return {
+    layers: [
+      ...d.layers,
+      {
+        name: "check-bars",
+        entities: [
+          ...checkBar([min[0], y], 150, 10, "150 mm", false),
+          ...checkBar([min[0], y - 7], 152.4, 25.4, "6 in", false),
+          ...checkBar([min[0] - 8, y + 8], 150, 10, "150 mm", true),
+        ],
+      },
+      {
+        name: "title",
+        entities: [
+          text([min[0], y - 13], `${words.title} · ${words.job}`, 3, "start", "label"),
+          text([min[0], y - 17.5], `Full size for ${words.scale} · ${words.date} · Issue ${words.issue}`, 2.3),
+        ],
+      },
+    ],
+  };
+}

@@ -1,0 +1,56 @@
+import type { EndCut } from "../frame";
+import { catalogue } from "../lumber";
+import { printFeetInches, printNumber, toPrototype } from "../units";
+import type { Design } from "./design";
+
+/** A row of the cut list, ready to print. Lengths model mm unless said. */
+export interface CutRow {
+  readonly mark: string;
+  readonly count: number;
+  readonly piece: string;
+  readonly nominal: string;
+  readonly stock: string;
+  readonly section_mm: string;
+  readonly overall_mm: number;
+  readonly overall_prototype: string;
+  readonly long_edge_mm: number;
+  readonly short_edge_mm: number;
+  readonly end_a: string;
+  readonly end_b: string;
+  readonly handed: string;
+  readonly where: string;
+}
+
+/** An end cut in words: "square", "14.0° mitre", "26.6° mitre, 45.0° bevel"; with several cuts joined by "and". */
+export function endWords(cuts: readonly EndCut[], decimals = 1): string {
+  const one = (c: EndCut): string => {
+    const part = (n: number, what: string): string => (Math.abs(n) < 0.005 ? "" : `${printNumber(n, decimals)}° ${what}`);
+    return [part(c.mitre, "mitre"), part(c.bevel, "bevel")].filter(Boolean).join(", ") || "square";
+  };
+  return cuts.map(one).join(" and ") || "square";
+}
+/** Where a stick goes, without its structure: "story 1, post L2". */
+export const whereWords = (stick: string): string =>
+  stick.split("/").slice(2).map((w) => w.replace(/^(story|level)(\d)/, "$1 $2").replace(/#(\d+)$/, ", ply $1")).join(" "); // prettier-ignore
+
+/** The cut list of a design: a row for each piece. */
+export function cutRows(d: Design): CutRow[] {
+  const names = new Map(catalogue(d.scale).map((i) => [i.id, i.name]));
+  const mm = (n: number): number => Number(n.toFixed(3));
+  return d.pieces.map((p) => ({
+    mark: p.mark,
+    count: p.sticks.length,
+    piece: p.role,
+    nominal: p.nominal.join("×"),
+    stock: names.get(p.stock) ?? p.stock,
+    section_mm: p.shape.section.map((x) => x.toFixed(2)).join(" × "),
+    overall_mm: mm(p.shape.overall),
+    overall_prototype: printFeetInches(toPrototype(d.scale, p.shape.overall)),
+    long_edge_mm: mm(p.shape.longPoint),
+    short_edge_mm: mm(p.shape.shortPoint),
+    end_a: endWords(p.shape.ends[0], 3),
+    end_b: endWords(p.shape.ends[1], 3),
+    handed: p.handOf ? `mirror of ${p.handOf}` : p.handed ? "handed" : "",
+    where: p.sticks.map(whereWords).join("; "),
+  }));
+}

@@ -1,0 +1,75 @@
+import { emptyFrame, piecesOf, resolve, type IssuedMark, type Piece, type ResolvedFrame } from "../frame";
+import { chooseStock, parseNominal, type Match } from "../lumber";
+import { kindOf, type Context, type Params, type StructureKind } from "../structures";
+import { scaleOf, type Scale } from "../units";
+import type { JobDoc, StructureDoc, VariantDoc } from "./document";
+import { applyOverrides } from "./overrides";
+
+/** One structure of a job, framed and cut. `fault` says why it could not be; then `resolved` is empty. */
+export interface StructureDesign {
+  readonly structure: StructureDoc;
+  readonly variant: VariantDoc;
+  readonly kind: StructureKind;
+  readonly context: Context;
+  readonly resolved: ResolvedFrame;
+  readonly fault?: string;
+  readonly parked: readonly string[];
+}
+/** All that follows from a job document: computed, never stored. */
+export interface Design {
+  readonly doc: JobDoc;
+  readonly scale: Scale;
+  readonly structures: readonly StructureDesign[];
+  readonly pieces: readonly Piece[];
+  /** What each nominal size in use is made of. */
+  readonly stock: ReadonlyMap<string, Match>;
+}
+
+const NOTHING: ResolvedFrame = { frame: emptyFrame, sticks: [], byMember: new Map() };
+
+/** Looks up the stock of a job, each nominal size once. */
+export function stockLookup(doc: JobDoc, scale: Scale): { readonly stock: (name: string) => Match; readonly used: Map<string, Match> } {
+  const used = new Map<string, Match>();
+  const stock = (name: string): Match => {
+    const known = used.get(name);
+    if (known) return known;
+    const n = parseNominal(name);
+    if (!n) throw new Error(`“${name}” is no nominal size; write one such as 12×12.`);
+    const match = chooseStock(n, name, doc.stock, scale);
+    used.set(name, match);
+    return match;
+  };
+  return { stock, used };
+}
+
+/** Frames one variant of a structure. A fault is an outcome, not an exception, so that one broken structure leaves the others whole. */
+export function designStructure(structure: StructureDoc, variant: VariantDoc, context: Context): StructureDesign {
+  const kind = kindOf(structure.kind);
+  const base = { structure, variant, kind, context };
+  try {
+    const raw = kind.frame(variant.params as Params, context);
+    const { frame, parked } = applyOverrides(raw, structure.id, variant.overrides);
+    return { ...base, resolved: resolve(frame), parked };
+  } catch (e) {
+    return { ...base, resolved: NOTHING, fault: (e as Error).message, parked: [] };
+  }
+}
+
+/** Everything a job makes: the chosen variant of each structure framed, its sticks grouped into marked pieces. `issued` are the marks given out with earlier issues. */
+export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Design {
+  const scale = scaleOf(doc.brief.scale.id, doc.brief.scale.ratio);
+  const { stock, used } = stockLookup(doc, scale);
+  const structures = doc.structures.map((s) => {
+    const variant = s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
+    return designStructure(s, variant, { structure: s.id, scale, stock });
+  });
+  const sticks = structures.flatMap((s) => s.resolved.sticks);
+  const inUse = new Set(sticks.map((s) => s.member.nominal.join("×")));
+  return {
+    doc,
+    scale,
+    structures,
+    pieces: piecesOf(sticks, issued),
+    stock: new Map([...used].filter(([name]) => inUse.has(name)).sort()),
+  };
+}

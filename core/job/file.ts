@@ -1,0 +1,26 @@
+import type { JobDoc } from "./document";
+import { JobError, readJobText } from "./read";
+import type { Issue } from "./issue";
+
+/** A job as it travels: the document, its issues, and its pictures as base64 by their SHA-256. */
+export interface JobFile {
+  readonly doc: JobDoc;
+  readonly issues: readonly Issue[];
+  readonly files: Readonly<Record<string, string>>;
+}
+
+/** Text of a job file, laid out so that versions compare well. */
+export function writeJobFile(f: JobFile): string {
+  return `${JSON.stringify({ ...f.doc, ...(f.issues.length ? { issues: f.issues } : {}), ...(Object.keys(f.files).length ? { files: f.files } : {}) }, null, 1)}\n`; // prettier-ignore
+}
+
+/** Reads a job file. Errors: JobError with sentences. */
+export function readJobFile(text: string): JobFile {
+  const { doc, rest } = readJobText(text);
+  const { issues = [], files = {} } = rest as { issues?: unknown; files?: unknown };
+  if (!Array.isArray(issues) || issues.some((i) => typeof i?.id !== "string" || typeof i?.hash !== "string" || !Array.isArray(i?.pieces) || !Array.isArray(i?.sticks)))
+    throw new JobError(["At issues: each needs an id, a hash, its pieces and its sticks."]); // prettier-ignore
+  if (typeof files !== "object" || files === null || Object.entries(files).some(([k, v]) => !/^[0-9a-f]{64}$/.test(k) || typeof v !== "string"))
+    throw new JobError(["At files: each picture should stand as base64 text under its SHA-256."]);
+  return { doc, issues: issues as Issue[], files: files as Record<string, string> };
+}

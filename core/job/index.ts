@@ -1,0 +1,12 @@
+/**
+ * The job document: what a person decided, stored as JSON (docs/job-format.md). Lengths of parameters are prototype mm,
+ * of stock and cutting model mm. Everything else is computed by designOf(doc).
+ */
+export * from "./document";
+export * from "./read";
+export * from "./create";
+export * from "./design";
+export * from "./issue";
+export * from "./file";
+export * from "./cutList";
+export * from "./report";

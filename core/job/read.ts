@@ -1,0 +1,79 @@
+import { plainToInstance } from "class-transformer";
+import { validateSync, type ValidationError } from "class-validator";
+import { parseNominal } from "../lumber";
+import { KINDS, kindOf, type Params } from "../structures";
+import { SCALES } from "../units";
+import { JOB_FORMAT, JOB_VERSION, JobDoc } from "./document";
+import { migrate } from "./migrations";
+
+/** Problems with something that came from outside: one sentence each, the first is the one to show. */
+export class JobError extends Error {
+  constructor(readonly sentences: readonly string[]) {
+    super(sentences[0]);
+    this.name = "JobError";
+  }
+}
+
+const STRICT = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true } as const;
+
+/** Sentences for what class-validator found, each with the place. */
+function sentences(errors: readonly ValidationError[], at = ""): string[] {
+  return errors.flatMap((e) => {
+    const here = `${at}${at && !/^\d/.test(e.property) ? "." : at ? "" : ""}${/^\d/.test(e.property) ? `[${e.property}]` : e.property}`;
+    return [...Object.values(e.constraints ?? {}).map((m) => `At ${here}: ${m}.`.replace(/\.\.$/, ".")), ...sentences(e.children ?? [], here)];
+  });
+}
+
+/** Sentences for parameters that a kind refuses: single values, then values that cannot go together. */
+export function paramProblems(kindId: string, params: Params): string[] {
+  const kind = kindOf(kindId);
+  const dto = Object.assign(new kind.Params(), params);
+  const errors = validateSync(dto, STRICT);
+  if (errors.length > 0) return errors.flatMap((e) => Object.values(e.constraints ?? {}));
+  return kind.check(params);
+}
+
+/** Checks a parsed document. Errors: JobError with a sentence for each fault. */
+export function checkJob(raw: unknown): JobDoc {
+  const doc = plainToInstance(JobDoc, raw as object);
+  const found = sentences(validateSync(doc, STRICT));
+  if (found.length > 0) throw new JobError(found);
+  const more: string[] = [];
+  const scale = SCALES.find((s) => s.id === doc.brief.scale.id);
+  if (scale && Math.abs(scale.ratio - doc.brief.scale.ratio) > 1e-6)
+    more.push(`Scale ${scale.id} is 1:${scale.ratio}, and the file says 1:${doc.brief.scale.ratio}.`);
+  const ids = [...doc.structures.map((s) => s.id), ...doc.drawings.map((d) => d.id)];
+  if (new Set(ids).size !== ids.length) more.push("Two structures or drawings have the same id.");
+  for (const s of doc.structures) {
+    if (!KINDS.some((k) => k.id === s.kind)) {
+      more.push(`Structure “${s.name}” is of the kind “${s.kind}”; known are ${KINDS.map((k) => k.id).join(", ")}.`);
+      continue;
+    }
+    if (!s.variants.some((v) => v.id === s.chosen)) more.push(`Structure “${s.name}” has no variant “${s.chosen}” to be the chosen one.`);
+    for (const v of s.variants) more.push(...paramProblems(s.kind, v.params).map((p) => `${s.name}, ${v.name}: ${p}`));
+  }
+  for (const name of Object.keys(doc.stock.choices))
+    if (!parseNominal(name)) more.push(`Stock is chosen for “${name}”, which is no nominal size.`);
+  if (more.length > 0) throw new JobError(more);
+  return JSON.parse(JSON.stringify(doc)) as JobDoc;
+}
+
+/** Reads the text of a job file, of this version or an earlier one. Errors: JobError that says what was read and what would do. */
+export function readJobText(text: string): { readonly doc: JobDoc; readonly rest: Record<string, unknown> } {
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text);
+  } catch (cause) {
+    const start = text.trim().slice(0, 30).replace(/\s+/g, " ");
+    throw new JobError([`This is no job file: it should be JSON, and it begins with “${start}” and breaks off or is misspelt (${(cause as Error).message}).`]); // prettier-ignore
+  }
+  if (typeof raw !== "object" || raw === null || Array.isArray(raw) || (raw as { format?: unknown }).format !== JOB_FORMAT)
+    throw new JobError([`This is no Cardo job file: it lacks "format": "${JOB_FORMAT}". Export a job from the Shelf to get one.`]);
+  const version = (raw as { version?: unknown }).version;
+  if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
+    throw new JobError([`The job file's version is ${JSON.stringify(version)}; it should be a whole number up to ${JOB_VERSION}.`]);
+  if (version > JOB_VERSION)
+    throw new JobError([`The job file is of version ${version}, and this Cardo reads up to ${JOB_VERSION}. Open it with a newer Cardo.`]);
+  const { issues, files, ...doc } = migrate(raw as Record<string, unknown>);
+  return { doc: checkJob(doc), rest: { issues, files } };
+}
