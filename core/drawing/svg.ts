@@ -1,13 +1,11 @@
+import type { Page, PagePlan } from "./pages";
 import { boundsOfDrawing, CAP_HEIGHT, LINES, num, type Drawing, type Entity, type Fill } from "./drawing";
 
 const TINT: Record<Fill, string> = { timber: "#EAD9B6", black: "#1B2733", white: "#FFFFFF", grey: "#C9CDD0" };
 const escape = (s: string): string => s.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
 
-/** A drawing as SVG at true size: one user unit is one mm. Carries layers as groups; text is left to the reader's fonts. */
-export function toSvg(d: Drawing, options: { readonly title: string; readonly margin: number }): string {
-  const { min, max } = boundsOfDrawing(d);
-  const [x0, y1] = [min[0] - options.margin, max[1] + options.margin];
-  const [w, h] = [max[0] - min[0] + 2 * options.margin, max[1] - min[1] + 2 * options.margin];
+/** Entities as SVG elements; x0 and y1 are what lies at the upper left corner. */
+function elements(entities: readonly Entity[], x0: number, y1: number): string {
   const X = (x: number): string => num(x - x0);
   const Y = (y: number): string => num(y1 - y);
   const stroke = (e: { line?: keyof typeof LINES }): string => {
@@ -29,13 +27,36 @@ export function toSvg(d: Drawing, options: { readonly title: string; readonly ma
       }
     }
   };
-  const layers = d.layers.map((l) => `<g id="${escape(l.name)}" stroke-linejoin="miter">\n${l.entities.map(entity).join("\n")}\n</g>`);
+  return entities.map(entity).join("\n");
+}
+const OPEN = `<svg xmlns="http://www.w3.org/2000/svg" version="1.1"`;
+
+/** A drawing as SVG at true size: one user unit is one mm. Carries layers as groups; text is left to the reader's fonts. */
+export function toSvg(d: Drawing, options: { readonly title: string; readonly margin: number }): string {
+  const { min, max } = boundsOfDrawing(d);
+  const [x0, y1] = [min[0] - options.margin, max[1] + options.margin];
+  const [w, h] = [max[0] - min[0] + 2 * options.margin, max[1] - min[1] + 2 * options.margin];
   return [
     `<?xml version="1.0" encoding="UTF-8"?>`,
-    `<svg xmlns="http://www.w3.org/2000/svg" version="1.1" width="${num(w)}mm" height="${num(h)}mm" viewBox="0 0 ${num(w)} ${num(h)}">`,
+    `${OPEN} width="${num(w)}mm" height="${num(h)}mm" viewBox="0 0 ${num(w)} ${num(h)}">`,
     `<title>${escape(options.title)}</title>`,
-    ...layers,
+    ...d.layers.map((l) => `<g id="${escape(l.name)}" stroke-linejoin="miter">\n${elements(l.entities, x0, y1)}\n</g>`),
     `</svg>`,
     "",
+  ].join("\n");
+}
+
+/** One page of a plan as SVG, one user unit to the mm: to look at before it is printed. */
+export function pageSvg(plan: PagePlan, page: Page): string {
+  const [w, h] = page.size;
+  const { at, size } = page.window;
+  const shown = plan.drawing.layers.flatMap((l) => l.entities);
+  return [
+    `${OPEN} width="100%" height="100%" viewBox="0 0 ${num(w)} ${num(h)}">`,
+    `<rect width="${num(w)}" height="${num(h)}" fill="#fff" stroke="#857E6E" stroke-width="0.3"/>`,
+    `<clipPath id="page-window"><rect x="${num(at[0])}" y="${num(h - at[1] - size[1])}" width="${num(size[0])}" height="${num(size[1])}"/></clipPath>`,
+    `<g clip-path="url(#page-window)">${elements(shown, -page.shift[0], h - page.shift[1])}</g>`,
+    `<g>${elements(page.furniture, 0, h)}</g>`,
+    `</svg>`,
   ].join("\n");
 }

@@ -79,11 +79,14 @@ export function bearings(r: ResolvedFrame): Bearing[] {
     const cut = facesOf(r, j.a, (f) => f.tag === j.id);
     switch (j.kind) {
       case "butt":
+      case "mitre":
+        out.push(of(j, j.b, cut, facesOf(r, j.b, any)));
+        break;
       case "notch":
       case "through":
       case "rod-in-hole":
-      case "mitre":
-        out.push(of(j, j.b, cut, facesOf(r, j.b, any)));
+        // where a cutter has split a stick, its convex parts meet on the cutter's planes too: that is no wall of the notch
+        out.push(of(j, j.b, cut, facesOf(r, j.b, any), total(cut) - sharedArea(cut, facesOf(r, j.a, any))));
         break;
       case "lap":
         out.push(

@@ -20,7 +20,8 @@ export function interferences(frame: ResolvedFrame, tolerance: number = TOLERANC
       if ([0, 1, 2].some((d) => q.min[d]! > p.max[d]! - tolerance || p.min[d]! > q.max[d]! - tolerance)) continue;
       let depth = 0;
       for (const x of p.s.parts) for (const y of q.s.parts) depth = Math.max(depth, penetrationDepth(x, y));
-      if (depth > tolerance) found.push({ a: p.s.id, b: q.s.id, depth });
+      const [a, b] = [p.s.id, q.s.id].sort() as [string, string];
+      if (depth > tolerance) found.push({ a, b, depth });
     }
   });
   return found;

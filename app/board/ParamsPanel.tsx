@@ -1,0 +1,79 @@
+import { kindOf, type Spec } from "core/structures";
+import { toast } from "sonner";
+import { chosenVariant, useJob } from "~/job/JobContext";
+import { SelectField, TextField } from "~/ui/Fields";
+import { useUnits } from "~/job/units";
+import { useParam } from "./useParam";
+
+const SECTIONS = ["1×6", "2×6", "2×8", "2×10", "2×12", "3×8", "3×10", "3×12", "4×8", "4×10", "6×8", "8×8", "8×10", "10×10", "10×12", "12×12", "12×14", "14×14"];
+
+/** The same parameters as on the drawing, as a list. */
+export function ParamsPanel({ structure }: { structure: string }) {
+  const { doc } = useJob();
+  const s = doc.structures.find((x) => x.id === structure)!;
+  const kind = kindOf(s.kind);
+  const params = chosenVariant(s).params;
+  const paths = pathsOf(kind.spec).filter((p) => kind.shown(params, p.path));
+  const groups = [...new Set(paths.map((p) => p.group))];
+  return (
+    <div className="space-y-5">
+      <datalist id="nominal-sizes">
+        {SECTIONS.map((x) => (
+          <option key={x} value={x} />
+        ))}
+      </datalist>
+      {groups.map((g) => (
+        <fieldset key={g}>
+          <legend className="label mb-1.5 w-full border-b border-hair">{g}</legend>
+          <div className="space-y-2.5">
+            {paths.filter((p) => p.group === g).map((p) => (
+              <ParamField key={p.path} structure={structure} path={p.path} />
+            ))}
+          </div>
+        </fieldset>
+      ))}
+    </div>
+  );
+} // prettier-ignore
+
+function pathsOf(spec: Spec): { path: string; group: string }[] {
+  return Object.entries(spec).flatMap(([k, p]) => (p.type === "list" ? p.labels.map((_, i) => ({ path: `${k}.${i}`, group: p.group })) : [{ path: k, group: p.group }]));
+}
+
+function ParamField({ structure, path }: { structure: string; path: string }) {
+  const p = useParam(structure, path);
+  const { M, scale } = useUnits();
+  switch (p.spec.type) {
+    case "flag":
+      return (
+        <label className="flex min-h-[28px] items-center gap-2 text-[15px]" title={p.spec.help}>
+          <input type="checkbox" className="size-5 accent-[var(--vermilion)]" checked={Boolean(p.value)} onChange={(e) => p.setValue(e.target.checked)} />
+          {p.label}
+        </label>
+      );
+    case "choice":
+      return <SelectField label={p.label} value={String(p.value)} options={p.spec.options} keep={(v) => void p.setValue(v)} />;
+    case "section":
+      return <SectionField p={p} />;
+    case "count": {
+      const { min, max } = p.spec;
+      const options = Array.from({ length: max - min + 1 }, (_, i) => ({ value: String(min + i), label: String(min + i) }));
+      return <CountField p={p} options={options} />;
+    }
+    case "length":
+      return <TextField label={p.label} value={p.text} hint={`${M(Number(p.value) / scale.ratio)} on the model. ${p.spec.help}`} keep={p.set} />;
+    case "batter":
+      return <TextField label={p.label} value={p.text} hint={`Inches in 12. ${p.spec.help}`} keep={p.set} />;
+  }
+}
+
+type ParamHook = ReturnType<typeof useParam>;
+const SectionField = ({ p }: { p: ParamHook }) => <TextField label={p.label} value={p.text} hint={p.spec.help} keep={p.set} />;
+
+function CountField({ p, options }: { p: ParamHook; options: { value: string; label: string }[] }) {
+  const keep = (v: string): void => {
+    const [refused] = p.setValue(Number(v));
+    if (refused) toast.error(refused);
+  };
+  return <SelectField label={p.label} value={String(p.value)} options={options} hint={p.spec.help} keep={keep} />;
+}

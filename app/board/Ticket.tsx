@@ -1,0 +1,105 @@
+import { endWords, whereWords } from "core/job";
+import { catalogue, SERIES } from "core/lumber";
+import { useMemo } from "react";
+import { useJob } from "~/job/JobContext";
+import { Figure, useUnits } from "~/job/units";
+import { PieceDrawing } from "./PieceDrawing";
+
+/** Whether a stock item is styrene. */
+export const isStyrene = (item: string): boolean => SERIES.find((s) => item.startsWith(`${s.id}/`))?.material === "styrene";
+
+/** The ticket of the stick that is pointed at: the same wherever a piece is named. */
+export function Ticket() {
+  const { design, selected, select, doc, statuses, edit } = useJob();
+  const { P, M, up } = useUnits();
+  const items = useMemo(() => new Map(catalogue(design.scale).map((i) => [i.id, i])), [design.scale]);
+  const piece = design.pieces.find((p) => p.sticks.includes(selected ?? ""));
+  if (!piece || !selected)
+    return (
+      <section>
+        <h2 className="label">Piece</h2>
+        <p className="mt-1 text-ink-2">Point at a stick to see its ticket: lengths, both end cuts, and what it is cut from.</p>
+      </section>
+    );
+  const { shape } = piece;
+  const same = Math.abs(shape.longPoint - shape.shortPoint) < 0.0005;
+  const [a, b] = shape.ends.map((e) => endWords(e)) as [string, string];
+  const parallel = a === b && a !== "square";
+  const structure = doc.structures.find((s) => selected.startsWith(`${s.id}/`));
+  const path = structure ? selected.replace(/#.*$/, "").slice(structure.id.length + 1) : "";
+  const cut = statuses.filter((s) => piece.sticks.includes(s.stick));
+  const leaveOut = (): void => {
+    edit(`Leave out ${piece.role} ${piece.mark}`, (d) => {
+      const s = d.structures.find((x) => x.id === structure!.id)!;
+      const v = s.variants.find((x) => x.id === s.chosen)!;
+      v.overrides[path] = { ...v.overrides[path], omit: true };
+    });
+    select(undefined);
+  };
+  return (
+    <section aria-label={`Ticket of ${piece.mark}`}>
+      <h2 className="label">Piece</h2>
+      <p className="head text-[21px] leading-tight">
+        <span className="text-vermilion">{piece.mark}</span> {piece.role} · {piece.sticks.length} {piece.sticks.length === 1 ? "of them" : "alike"}
+      </p>
+      <div className="mt-2">
+        <PieceDrawing shape={shape} length={M(shape.overall)} styrene={isStyrene(piece.stock)} />
+      </div>
+      <table className="w-full text-[15px]">
+        <tbody>
+          {same ? (
+            <Row what="Long edges" model={M(shape.longPoint, 2)} proto={P(up(shape.longPoint))} />
+          ) : (
+            <>
+              <Row what="Long point" model={M(shape.longPoint, 2)} proto={P(up(shape.longPoint))} />
+              <Row what="Short point" model={M(shape.shortPoint, 2)} proto={P(up(shape.shortPoint))} />
+            </>
+          )}
+          <Row what="Tip to tip" model={M(shape.overall, 2)} proto={P(up(shape.overall))} />
+          {a === b ? (
+            <Row what="Both ends" model={`${a}${parallel ? "" : ""}`} proto={parallel ? "parallel" : ""} />
+          ) : (
+            <>
+              <Row what="First end" model={a} proto="" />
+              <Row what="Far end" model={b} proto="" />
+            </>
+          )}
+          <Row what="Section" model={shape.section.map((x) => x.toFixed(2)).join(" × ") + " mm"} proto={piece.nominal.join("×")} />
+        </tbody>
+      </table>
+      <dl className="mt-3 text-[15px]">
+        <Pair label="Stock">{items.get(piece.stock)?.name ?? piece.stock}</Pair>
+        {piece.handOf && <Pair label="Hand">mirror of {piece.handOf}</Pair>}
+        <Pair label="Goes to">{piece.sticks.map(whereWords).join("; ")}</Pair>
+        {cut.length > 0 && <Pair label="Cut">{cut.length === piece.sticks.length && cut.every((c) => c.state === "valid") ? "all, still valid" : cut.map((c) => c.words).join("; ")}</Pair>}
+      </dl>
+      {structure && (
+        <button className="link mt-2 text-[15px]" onClick={leaveOut}>
+          Leave this stick out
+        </button>
+      )}
+    </section>
+  );
+}
+
+function Row({ what, model, proto }: { what: string; model: string; proto: string }) {
+  return (
+    <tr className="row">
+      <td className="py-1.5 pr-2">{what}</td>
+      <td className="py-1.5 pr-2 text-right font-semibold whitespace-nowrap">
+        <Figure>{model}</Figure>
+      </td>
+      <td className="py-1.5 text-right whitespace-nowrap text-ink-2">
+        <Figure>{proto}</Figure>
+      </td>
+    </tr>
+  );
+}
+function Pair({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div className="row flex gap-3 py-1.5">
+      <dt className="label w-[62px] shrink-0 pt-0.5">{label}</dt>
+      <dd className="min-w-0">{children}</dd>
+    </div>
+  );
+}

@@ -1,0 +1,52 @@
+import "reflect-metadata";
+import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import { Toaster } from "sonner";
+import type { Route } from "./+types/root";
+import "./app.css";
+
+const THEME = `try{document.documentElement.dataset.theme=localStorage.getItem("cardo-theme")||"film"}catch{}`;
+
+export function Layout({ children }: { children: React.ReactNode }) {
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <link rel="icon" href="/mark.svg" type="image/svg+xml" />
+        <script dangerouslySetInnerHTML={{ __html: THEME }} />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <Toaster position="bottom-center" toastOptions={{ className: "cardo-toast", duration: 8000 }} />
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  );
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Cardo" }];
+
+export default function App() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  const words = isRouteErrorResponse(error)
+    ? error.status === 404
+      ? "There is nothing at this address. The job may have been taken off the shelf."
+      : String(error.data ?? error.statusText)
+    : "Something went wrong inside Cardo. What you typed before is kept.";
+  return (
+    <main className="mx-auto max-w-xl p-12">
+      <h1 className="head text-3xl">This page cannot be shown</h1>
+      <p className="my-4">{words}</p>
+      {!isRouteErrorResponse(error) && <pre className="text-sm whitespace-pre-wrap text-ink-2">{(error as Error)?.message}</pre>}
+      <a className="act" href="/">
+        To the Shelf
+      </a>
+    </main>
+  );
+}

@@ -1,0 +1,24 @@
+import { index, layout, prefix, route, type RouteConfig } from "@react-router/dev/routes";
+
+export default [
+  index("routes/shelf/shelf.tsx"),
+  ...prefix("jobs/:job", [
+    layout("routes/job/layout.tsx", [
+      index("routes/job/start.tsx"),
+      route("brief", "routes/brief/brief.tsx"),
+      route("drawings", "routes/drawings/drawings.tsx"),
+      route("framing", "routes/framing/framing.tsx"),
+      route("stock", "routes/stock/stock.tsx"),
+      route("cutting", "routes/cutting/cutting.tsx"),
+      route("jigs", "routes/jigs/jigs.tsx"),
+      route("bench", "routes/bench/bench.tsx"),
+    ]),
+    route("revisions", "routes/job/revisions.ts"),
+    route("issues", "routes/job/issues.ts"),
+    route("pictures", "routes/drawings/upload.ts"),
+    route("file", "routes/job/file.ts"),
+    route("cut-list.csv", "routes/cutting/csv.ts"),
+    route("sheets/:file", "routes/jigs/sheet.ts"),
+  ]),
+  route("pictures/:hash/:level/:column/:row", "routes/drawings/tile.ts"),
+] satisfies RouteConfig;

@@ -1,0 +1,112 @@
+import type { ItemPlan, PlannedStick } from "core/cutting";
+import { hull } from "core/geometry";
+import { printNumber } from "core/units";
+import { useJob } from "~/job/JobContext";
+import type { usePlan } from "~/job/usePlan";
+import { useUnits } from "~/job/units";
+
+/** The plan drawn: each stick with its pieces, kerfs and offcut, how good the plan is and how that is known. */
+export function StickLayout({ plan, styrene }: { plan: ReturnType<typeof usePlan>; styrene: (item: string) => boolean }) {
+  const { plans, progress, fault, stop } = plan;
+  return (
+    <div className="space-y-6">
+      {progress && (
+        <p role="status" className="flex items-center gap-4 border-l-[3px] border-ochre bg-shade px-4 py-2">
+          <span>
+            {progress.name}: a plan of {progress.sticks} sticks is in hand; {progress.phase === "filled" ? "looking for a better one" : "proving that none is cheaper"} …
+          </span>
+          <button className="btn" onClick={stop}>
+            Stop and take it
+          </button>
+        </p>
+      )}
+      {fault && <p className="text-fault">{fault}</p>}
+      {plans?.length === 0 && <p className="text-lg">Every piece is cut. What was cut is under Bench.</p>}
+      {plans?.map((p) => (
+        <Item key={p.item} plan={p} styrene={styrene(p.item)} />
+      ))}
+    </div>
+  );
+}
+
+function Item({ plan, styrene }: { plan: ItemPlan; styrene: boolean }) {
+  const { M } = useUnits();
+  const r = plan.result;
+  if (r.status === "too long") return <Trouble name={plan.name} text={`A piece needs ${M(r.length, 2)}; the longest stick is ${M(r.longest, 1)}. Splice it, or add a longer stick in Stock.`} />;
+  if (r.status === "not enough stock")
+    return <Trouble name={plan.name} text={`The sticks on hand are ${M(r.short, 1)} short: ${r.left.map((d) => `${d.count} × ${M(d.length, 2)}`).join(", ")} find no place. Add sticks in Stock.`} />;
+  const total = plan.sticks.reduce((s, x) => s + x.length, 0);
+  const used = plan.sticks.reduce((s, x) => s + x.cuts.reduce((t, c) => t + c.length, 0), 0);
+  const longest = Math.max(...plan.sticks.map((s) => s.length));
+  const costed = plan.lengths.some((l) => l.cost !== Math.round(l.length));
+  return (
+    <section aria-label={plan.name}>
+      <h3 className="head text-[20px]">
+        {plan.name}: {r.sticks} {r.sticks === 1 ? "stick" : "sticks"}
+        {costed ? `, costing ${printNumber(r.cost, 2)}` : ""}
+      </h3>
+      <p className="mb-2 text-[15px] text-ink-2">
+        {r.proven ? <b className="text-verdigris">✓ Proven: no plan costs less.</b> : <b className="text-ochre">Not proven.</b>} The bound is {costed ? printNumber(r.lowerBound, 2) : M(r.lowerBound, 0)}
+        {costed ? "" : " of stock"}; this plan takes {costed ? printNumber(r.cost, 2) : M(r.cost, 0)}. First-fit, longest first, would have used {r.firstFit ?? "more than there is"}{r.firstFit === 1 ? " stick" : r.firstFit ? " sticks" : ""}. Offcuts and waste: {M(total - used, 1)} ({printNumber((100 * (total - used)) / total, 1)} %).
+      </p>
+      <ol className="space-y-1.5">
+        {plan.sticks.map((s, i) => (
+          <Stick key={i} n={i + 1} stick={s} longest={longest} styrene={styrene} />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Trouble({ name, text }: { name: string; text: string }) {
+  return (
+    <section className="border-l-[3px] border-fault pl-3">
+      <h3 className="head text-[20px]">{name}</h3>
+      <p className="text-fault">{text}</p>
+    </section>
+  );
+}
+
+const W = 1000;
+function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick; longest: number; styrene: boolean }) {
+  const job = useJob();
+  const { M } = useUnits();
+  const k = W / longest;
+  const shapes = new Map(job.design.pieces.map((p) => [p.mark, p.shape]));
+  return (
+    <li className="flex items-center gap-3">
+      <span className="head w-7 text-right text-[16px]">{n}</span>
+      <svg viewBox={`0 0 ${W} 46`} className="block min-w-0 flex-1" role="img" aria-label={`Stick ${n}, ${M(stick.length)}: ${stick.cuts.map((c) => c.mark).join(", ")}, offcut ${M(stick.offcut)}`}>
+        <rect x={0.5} y={6} width={stick.length * k - 1} height={22} fill="var(--shade)" stroke="var(--edge)" strokeDasharray="5 3" />
+        {stick.cuts.map((c) => {
+          const shape = shapes.get(c.mark);
+          const axis = shape?.ends[0][0]?.face[1] === "v" ? 2 : 1;
+          const pts = shape ? hull(shape.corners.map((p) => [p[0], p[axis]!] as const), 1e-6) : [];
+          const half = Math.max(...pts.map((p) => Math.abs(p[1])), 1e-9);
+          const on = c.stick === job.selected;
+          return (
+            <g key={c.stick} onClick={() => job.select(c.stick)} style={{ cursor: "pointer" }}>
+              <polygon points={pts.map((p) => `${(c.start + p[0]) * k},${17 - (p[1] / half) * 11}`).join(" ")} fill={on ? "var(--picked)" : styrene ? "var(--styrene)" : "var(--timber)"} stroke={on ? "var(--vermilion)" : "var(--ink)"} strokeWidth={1.4} strokeLinejoin="round" />
+              <text x={(c.start + c.length / 2) * k} y={22} textAnchor="middle" fontSize={14} fontWeight={600} fontFamily="var(--font-label)" fill="var(--ink)">
+                {c.mark}
+              </text>
+              {c.length * k > 44 && (
+                <text x={(c.start + c.length / 2) * k} y={42} textAnchor="middle" fontSize={12.5} fill="var(--ink-2)">
+                  {M(c.length, 1)}
+                </text>
+              )}
+            </g>
+          );
+        })}
+        {stick.offcut * k > 60 && (
+          <text x={(stick.length - stick.offcut / 2) * k} y={22} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
+            offcut {M(stick.offcut, 1)}
+          </text>
+        )}
+      </svg>
+      <button className="btn" onClick={() => void job.addIssue("cut", stick.cuts.map((c) => c.stick))}>
+        Mark as cut
+      </button>
+    </li>
+  );
+} // prettier-ignore

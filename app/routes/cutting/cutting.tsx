@@ -1,0 +1,63 @@
+import { useState } from "react";
+import { isStyrene, Ticket } from "~/board/Ticket";
+import { useJob } from "~/job/JobContext";
+import { usePlan } from "~/job/usePlan";
+import { useUnits } from "~/job/units";
+import { LengthField } from "~/ui/Fields";
+import { Next } from "~/ui/Next";
+import { CutList } from "./CutList";
+import { MaterialChart } from "./MaterialChart";
+import { StickLayout } from "./StickLayout";
+
+/** What to cut and from which stick. */
+export default function Cutting() {
+  const job = useJob();
+  const { M } = useUnits();
+  const [tab, setTab] = useState<"list" | "sticks">("list");
+  const plan = usePlan();
+  const { cutting, brief } = job.doc;
+  const small = (what: "kerf" | "allowance", label: string, most: number) => (mm: number): readonly string[] =>
+    mm >= 0 && mm <= most ? job.edit(label, (d) => void (d.cutting[what] = mm)) : [`Read ${M(mm, 2)}; it may be from 0 to ${most} mm.`]; // prettier-ignore
+  return (
+    <div className="flex h-full">
+      <div className="flex min-w-0 flex-1 flex-col">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-7 pt-3">
+          <div role="tablist" className="flex gap-5">
+            {(["list", "sticks"] as const).map((t) => (
+              <button key={t} role="tab" aria-selected={tab === t} onClick={() => setTab(t)} className={`head pb-0.5 text-[18px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}>
+                {t === "list" ? "Cut list" : "Stick layout"}
+              </button>
+            ))}
+          </div>
+          <a className="btn ml-auto" href={`/jobs/${job.id}/cut-list.csv`} download>
+            Cut list as CSV
+          </a>
+        </div>
+        <div className="min-h-0 flex-1 overflow-auto px-7 py-3">
+          {job.design.pieces.length === 0 ? (
+            <p className="text-lg">There is nothing to cut yet. Frame a structure first; the demo job “Gulch trestle” has a cut list.</p>
+          ) : tab === "list" ? (
+            <CutList />
+          ) : (
+            <StickLayout plan={plan} styrene={isStyrene} />
+          )}
+        </div>
+        <p className="border-t border-hair px-7 py-2 text-[15px] text-ink-2">Cut away from the hand with a new blade in several light passes; wear eye protection at saws and when sticks snap.</p>
+      </div>
+      <aside aria-label="Ticket" className="flex w-[316px] shrink-0 flex-col border-l border-hair">
+        <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3">
+          <Ticket />
+          <section className="space-y-2">
+            <h2 className="label">The saw</h2>
+            <LengthField label="Kerf" world="model" mm={cutting.kerf} units={brief.units} hint="Width of the saw's cut; 0 for a knife or chopper." keep={small("kerf", "Kerf", 10)} />
+            <LengthField label="Allowance" world="model" mm={cutting.allowance} units={brief.units} hint="Left on each piece to sand to the line." keep={small("allowance", "Allowance", 20)} />
+          </section>
+          {plan.plans && plan.plans.length > 0 && <MaterialChart plans={plan.plans} kerf={cutting.kerf} />}
+        </div>
+        <div className="px-5 pb-3">
+          <Next />
+        </div>
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,26 @@
+import { newStructure } from "core/job";
+import { KINDS } from "core/structures";
+import { useJob } from "~/job/JobContext";
+import { Next } from "~/ui/Next";
+
+/** What to do when nothing is framed yet. */
+export function FramingStart() {
+  const job = useJob();
+  const add = (kind: string, name: string): void =>
+    void job.edit(`Frame a ${name.toLowerCase()}`, (d) => void d.structures.push(newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name)));
+  return (
+    <div className="max-w-2xl p-10">
+      <h2 className="head text-[27px]">Nothing is framed yet</h2>
+      <p className="my-3">Choose what to frame. It starts with usual sizes; then press any figure on the drawing and type, or drag the red squares, until it is yours. A calibrated drawing from the Drawings stage can lie under it.</p>
+      <div className="my-5 flex flex-wrap gap-3">
+        {KINDS.map((k) => (
+          <button key={k.id} className="act" onClick={() => add(k.id, k.name)}>
+            Frame a {k.name.toLowerCase()}
+          </button>
+        ))}
+      </div>
+      <p className="mb-6 text-ink-2">The demo job “Gulch trestle” on the Shelf shows one already fitted over its plan sheet.</p>
+      <Next />
+    </div>
+  );
+}

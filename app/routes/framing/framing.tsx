@@ -1,0 +1,224 @@
+import { useMemo, useState } from "react";
+import { toast } from "sonner";
+import { elevation, VIEWS, type View } from "core/drawing";
+import { toPixel, type Calibration } from "core/prototype";
+import { kindOf, paramAt, printParam, type Dimension } from "core/structures";
+import { model, printMm, printModel } from "core/units";
+import { Board, type BoardView } from "~/board/Board";
+import { DimensionFigures, DimensionLines, placeDimensions } from "~/board/Dimensions";
+import { Handles } from "~/board/Handles";
+import { ParamsPanel } from "~/board/ParamsPanel";
+import { PictureTiles } from "~/board/PictureTiles";
+import { Rule } from "~/board/Rule";
+import { Sticks } from "~/board/Sticks";
+import { isStyrene, Ticket } from "~/board/Ticket";
+import { useJob } from "~/job/JobContext";
+import { Figure, useUnits } from "~/job/units";
+import { Findings } from "~/ui/Findings";
+import { Next } from "~/ui/Next";
+import { FramingStart } from "./FramingStart";
+import { Marks } from "./Marks";
+import { VariantBar } from "./VariantBar";
+
+const PADDING = [118, 96, 130, 104] as const;
+
+export default function Framing() {
+  const job = useJob();
+  const { P, M } = useUnits();
+  const [which, setWhich] = useState(0);
+  const [view, setView] = useState<View["id"]>("front");
+  const [tab, setTab] = useState<"piece" | "parameters">("piece");
+  const [show, setShow] = useState({ dims: true, marks: true });
+  const [cursor, setCursor] = useState<readonly [number, number]>();
+  const [board, setBoard] = useState<BoardView>();
+  const [said, setSaid] = useState("");
+  const design = job.design.structures[Math.min(which, job.design.structures.length - 1)];
+  const shown = useMemo(() => (design ? elevation(design.resolved.sticks, VIEWS[view]) : []), [design, view]);
+  const bounds = useMemo(() => {
+    const pts = shown.flatMap((s) => s.outlines.flat());
+    if (pts.length === 0) return { min: [-30, -60] as const, max: [30, 0] as const };
+    const of = (k: 0 | 1, f: (...n: number[]) => number): number => f(...pts.map((p) => p[k]));
+    return { min: [of(0, Math.min), of(1, Math.min)] as const, max: [of(0, Math.max), of(1, Math.max)] as const };
+  }, [shown]);
+  const dims = useMemo(
+    () => (design && view === "front" && !design.fault ? design.kind.dimensions(design.variant.params, design.context) : []),
+    [design, view],
+  );
+  const styrene = useMemo(() => new Set(design?.resolved.sticks.filter((s) => isStyrene(s.stock)).map((s) => s.id)), [design]);
+  const hidden = useMemo(() => {
+    const depth = Math.min(...shown.filter((s) => /post|cap|sill/.test(s.role)).map((s) => s.far));
+    return new Set(shown.filter((s) => s.near <= depth + 0.01).map((s) => s.id));
+  }, [shown]);
+  if (!design) return <FramingStart />;
+
+  const s = design.structure;
+  const tell = (words: string): void => {
+    setSaid(words);
+    if (/[.!?]$/.test(words)) toast.error(words, { id: "refusal" });
+  };
+  const print = (d: Dimension): string => (d.unit === "batter" ? printParam(paramAt(kindOf(s.kind).spec, d.param!)!, d.value) : P(d.value));
+  const drawing = job.doc.drawings.find((d) => d.under?.structure === s.id && d.calibration);
+  const unit = 1 / job.design.scale.ratio;
+  const height = Number(design.variant.params.height ?? 0);
+  const count = job.design.pieces.filter((p) => p.sticks.some((x) => x.startsWith(`${s.id}/`)));
+  const selected = job.design.pieces.find((p) => p.sticks.includes(job.selected ?? ""));
+  const line: [string, string] = selected
+    ? [`${P(selected.shape.overall / unit)} ${selected.role} ${selected.mark}, tip to tip`, `${M(selected.shape.overall, 2)} · ${otherModel(selected.shape.overall)} on the model`]
+    : [`${P(height)} top of cap to foot of sill`, `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`]; // prettier-ignore
+  function otherModel(mm: number): string {
+    const u = job.doc.brief.units.model;
+    return u === "mm" ? printModel(model(mm), "64ths") : printMm(model(mm), 2);
+  }
+
+  return (
+    <div className="flex h-full flex-col">
+      <div className="flex min-h-0 flex-1">
+        <div className="relative flex min-w-0 flex-1">
+          <Board
+            label={`${s.name}, ${view} elevation`}
+            bounds={bounds}
+            padding={PADDING}
+            fitKey={`${s.id}/${view}`}
+            onView={setBoard}
+            onPoint={(_, stick) => job.select(stick)}
+            onMove={setCursor}
+            overlay={(v) =>
+              show.dims && (
+                <>
+                  <DimensionFigures placed={placeDimensions({ dims, view: v, bounds, print })} print={print} structure={s.id} tell={tell} />
+                  <Handles dims={dims} view={v} structure={s.id} scale={job.design.scale} tell={tell} />
+                </>
+              )
+            }
+            furniture={
+              <p className="pointer-events-none absolute right-5 bottom-3.5 flex border-[1.5px] border-ink bg-film text-[15px]">
+                <span className="head border-r-[1.5px] border-ink px-2.5 py-0.5">{design.kind.describe(design.variant.params)}</span>
+                <span className="head px-2.5 py-0.5">
+                  {design.resolved.sticks.length} pieces · {count.length} marks
+                </span>
+              </p>
+            }
+          >
+            {(v) => (
+              <>
+                <rect width={v.width} height={v.height} fill="transparent" />
+                {drawing?.under && view === "front" && drawing.under.opacity > 0 && (
+                  <PictureTiles picture={drawing.picture} calibration={drawing.calibration as Calibration} anchor={drawing.under.anchor} unit={unit} view={v} opacity={drawing.under.opacity} />
+                )}
+                <g transform={v.transform}>
+                  <Sticks shown={shown} selected={job.selected} styrene={styrene} hidden={hidden} ghost={!!drawing?.under && drawing.under.opacity > 0 && view === "front"} />
+                </g>
+                {view === "front" && (
+                  <line x1={v.X(0)} x2={v.X(0)} y1={v.Y(bounds.max[1]) - 14} y2={v.Y(bounds.min[1]) + 14} stroke="var(--ink-2)" strokeWidth={0.9} strokeDasharray="18 4 4 4" style={{ pointerEvents: "none" }} />
+                )}
+                {show.dims && <DimensionLines placed={placeDimensions({ dims, view: v, bounds, print })} />}
+                {show.marks && <Marks shown={shown} hidden={hidden} view={v} />}
+              </>
+            )}
+          </Board>
+          <div className="absolute top-3 left-5 flex items-center gap-4">
+            {(["front", "side"] as const).map((id) => (
+              <button key={id} aria-pressed={view === id} onClick={() => setView(id)} className={`head pb-0.5 text-[17px] ${view === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}>
+                {id === "front" ? "Elevation" : "Side"}
+              </button>
+            ))}
+            <span className="ml-2 flex items-center gap-3 text-[15px]">
+              {(["dims", "marks"] as const).map((k) => (
+                <label key={k} className="flex min-h-[24px] items-center gap-1.5">
+                  <input type="checkbox" className="accent-[var(--ink)]" checked={show[k]} onChange={(e) => setShow({ ...show, [k]: e.target.checked })} />
+                  {k === "dims" ? "Dimensions" : "Marks"}
+                </label>
+              ))}
+            </span>
+          </div>
+          {drawing?.under && view === "front" && <UnderControls drawing={drawing.id} name={drawing.name} opacity={drawing.under.opacity} anchor={drawing.under.anchor} calibration={drawing.calibration as Calibration} />}
+          <VariantBar structure={s} which={which} setWhich={setWhich} />
+        </div>
+        <aside aria-label="Ticket and parameters" className="flex w-[316px] shrink-0 flex-col border-l border-hair">
+          <div role="tablist" className="flex border-b border-hair">
+            {(["piece", "parameters"] as const).map((t) => (
+              <button key={t} role="tab" aria-selected={tab === t} onClick={() => setTab(t)} className={`head flex-1 py-2 text-[16px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}>
+                {t === "piece" ? "Piece and findings" : "Parameters"}
+              </button>
+            ))}
+          </div>
+          <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3">
+            {tab === "piece" ? (
+              <>
+                <Ticket />
+                <Findings />
+              </>
+            ) : (
+              <ParamsPanel structure={s.id} />
+            )}
+          </div>
+          <div className="px-5 pb-3">
+            <Next />
+          </div>
+        </aside>
+      </div>
+      <div className="flex h-[52px] shrink-0 border-t border-hair bg-shade">
+        <div className="min-w-0 flex-1 overflow-hidden">
+          <Rule view={board} scale={job.design.scale} units={job.doc.brief.units} perModel={board?.k ?? 1} />
+        </div>
+        <p className="w-[316px] shrink-0 border-l border-hair px-5 py-1 text-[15px] leading-[21px]" aria-live="polite">
+          {cursor && !selected ? (
+            <>
+              <b>{P(Math.abs(cursor[0]) / unit)}</b> from the centre, <b>{P(-cursor[1] / unit)}</b> down
+              <br />
+              {M(Math.abs(cursor[0]))} · {M(-cursor[1])} on the model
+            </>
+          ) : (
+            <>
+              <b>
+                <Figure>{line[0]}</Figure>
+              </b>
+              <br />
+              <Figure>{line[1]}</Figure>
+            </>
+          )}
+          <span className="sr-only">{said}</span>
+        </p>
+      </div>
+    </div>
+  );
+}
+
+/** How the drawing lies under the frame: its opacity, and moving it until the lines agree. */
+function UnderControls({ drawing, name, opacity, anchor, calibration }: { drawing: string; name: string; opacity: number; anchor: readonly [number, number]; calibration: Calibration }) {
+  const job = useJob();
+  const [live, setLive] = useState<number>();
+  const under = (change: (u: { opacity: number; anchor: [number, number] }) => void) => (d: Parameters<Parameters<typeof job.edit>[1]>[0]) => {
+    const x = d.drawings.find((q) => q.id === drawing);
+    if (x?.under) change(x.under);
+  };
+  const nudge = (x: number, y: number): void => {
+    // the picture moves, so the point of it that stands on the origin moves the other way: by an inch of the prototype
+    const at = toPixel(calibration, anchor, [-x * 25.4, -y * 25.4]);
+    job.edit(`Move ${name}`, under((u) => void (u.anchor = [at[0], at[1]])));
+  };
+  return (
+    <div className="absolute top-2.5 right-4 flex items-center gap-2 text-[15px]">
+      <label className="flex items-center gap-2">
+        <span className="text-ink-2">{name} under the frame</span>
+        <input
+          type="range" min={0} max={1} step={0.05} value={live ?? opacity} className="w-[92px] accent-[var(--ink)]"
+          onChange={(e) => {
+            const v = Number(e.target.value);
+            setLive(v);
+            job.preview(under((u) => void (u.opacity = v)));
+          }}
+          onPointerUp={() => { if (live !== undefined) job.edit("Opacity of the drawing", under((u) => void (u.opacity = live))); setLive(undefined); }}
+          onKeyUp={() => { if (live !== undefined) job.edit("Opacity of the drawing", under((u) => void (u.opacity = live))); setLive(undefined); }}
+        />
+      </label>
+      <span role="group" aria-label={`Move ${name} by an inch`} className="flex">
+        {([["←", -1, 0, "left"], ["→", 1, 0, "right"], ["↑", 0, 1, "up"], ["↓", 0, -1, "down"]] as const).map(([t, x, y, w]) => (
+          <button key={w} className="grid size-6 place-items-center border border-hair hover:bg-shade" aria-label={`Move ${name} ${w}`} onClick={() => nudge(x, y)}>
+            {t}
+          </button>
+        ))}
+      </span>
+    </div>
+  );
+} // prettier-ignore

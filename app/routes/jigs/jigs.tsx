@@ -1,0 +1,95 @@
+import { useMemo, useState } from "react";
+import { pageSvg, PAPERS, type Page, type PaperId, type PagePlan } from "core/drawing";
+import { jigSheets, pagesOf } from "core/jigs";
+import { designHash, shortHash } from "core/job";
+import { clockOf, useJob } from "~/job/JobContext";
+import { SelectField } from "~/ui/Fields";
+import { Next } from "~/ui/Next";
+
+/** Full-size templates: looked at as the pages they print on, printed, and told when they are stale. */
+export default function Jigs() {
+  const job = useJob();
+  const [paper, setPaper] = useState<PaperId>("A4");
+  const [which, setWhich] = useState(0);
+  const [page, setPage] = useState(0);
+  const today = useMemo(() => new Date().toISOString().slice(0, 10), []);
+  const sheets = useMemo(() => jigSheets(job.design, today), [job.design, today]);
+  const sheet = sheets[Math.min(which, sheets.length - 1)];
+  const plan = useMemo(() => sheet && pagesOf(sheet, paper), [sheet, paper]);
+  if (!sheet || !plan)
+    return (
+      <div className="max-w-2xl p-10">
+        <h2 className="head text-[27px]">No jig yet</h2>
+        <p className="my-3">Frame a structure and its full-size template is here, ready to print. The demo job “Gulch trestle” has one.</p>
+        <Next />
+      </div>
+    );
+  const hash = designHash(job.design);
+  const prints = [...job.issues].filter((i) => i.kind === "print").reverse();
+  const shown = plan.pages[Math.min(page, plan.pages.length - 1)]!;
+  const print = async (): Promise<void> => {
+    if (!(await job.addIssue("print"))) return;
+    window.location.assign(`/jobs/${job.id}/sheets/jigs.pdf?paper=${paper}&date=${today}`);
+  };
+  return (
+    <div className="flex h-full">
+      <div className="flex min-w-0 flex-1 flex-col">
+        <div className="flex flex-wrap items-end gap-3 px-7 pt-3">
+          {sheets.length > 1 && (
+            <div className="w-60">
+              <SelectField label="Sheet" value={String(which)} options={sheets.map((s, i) => ({ value: String(i), label: s.words.title }))} keep={(v) => { setWhich(Number(v)); setPage(0); }} />
+            </div>
+          )}
+          <div className="w-32">
+            <SelectField label="Paper" value={paper} options={(Object.keys(PAPERS) as PaperId[]).map((p) => ({ value: p, label: p }))} keep={(p) => { setPaper(p); setPage(0); }} />
+          </div>
+          <button className="act" onClick={() => void print()}>Print jigs (PDF)</button>
+          <a className="btn" href={`/jobs/${job.id}/sheets/${sheet.fileName}.svg?date=${today}`} download>SVG</a>
+          <a className="btn" href={`/jobs/${job.id}/sheets/${sheet.fileName}.dxf?date=${today}`} download>DXF</a>
+          {plan.pages.length > 1 && (
+            <span className="ml-auto flex items-center gap-2">
+              <button className="btn" aria-label="Page before" disabled={page === 0} onClick={() => setPage(page - 1)}>‹</button>
+              Page {Math.min(page, plan.pages.length - 1) + 1} of {plan.pages.length}
+              <button className="btn" aria-label="Next page" disabled={page >= plan.pages.length - 1} onClick={() => setPage(page + 1)}>›</button>
+            </span>
+          )}
+        </div>
+        <div className="min-h-0 flex-1 bg-shade p-5 mt-3 border-t border-hair">
+          <PageView plan={plan} page={shown} label={sheet.words.title} />
+        </div>
+      </div>
+      <aside aria-label="Prints" className="flex w-[316px] shrink-0 flex-col border-l border-hair">
+        <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3 text-[15px]">
+          <section>
+            <h2 className="label">How to print it true</h2>
+            <ol className="ml-5 list-decimal space-y-1">
+              <li>Print at 100 %, “actual size”, never “fit to page”.</li>
+              <li>Measure the 150 mm or 6 in bar on the page, along both edges.</li>
+              <li>More than one page: cut along the frame on two sides and lay the crosses on each other.</li>
+              <li>Film or wax paper over it; a strip along each fence line; cap first, then the horizontals, then the posts one by one. Braces go on when the bent is lifted off.</li>
+            </ol>
+          </section>
+          <section>
+            <h2 className="label">Prints</h2>
+            {prints.length === 0 && <p className="text-ink-2">Not printed yet. This design is issue {shortHash(hash)}.</p>}
+            <ul>
+              {prints.map((i) => (
+                <li key={i.id} className="row py-1.5">
+                  <b className="head">{shortHash(i.hash)}</b> {i.at.slice(0, 10)} {clockOf(new Date(i.at))}{" "}
+                  {i.hash === hash ? <b className="text-verdigris">✓ as the design is</b> : <b className="text-ochre">stale: the design has changed</b>}
+                </li>
+              ))}
+            </ul>
+          </section>
+        </div>
+        <div className="px-5 pb-3"><Next /></div>
+      </aside>
+    </div>
+  );
+} // prettier-ignore
+
+/** One page as it will come out of the printer. */
+function PageView({ plan, page, label }: { plan: PagePlan; page: Page; label: string }) {
+  const svg = useMemo(() => pageSvg(plan, page), [plan, page]);
+  return <div role="img" aria-label={`Page of ${label}`} className="h-full w-full" dangerouslySetInnerHTML={{ __html: svg }} />;
+}

@@ -1,0 +1,95 @@
+import { useState } from "react";
+import type { Finding } from "core/checks";
+import { useNavigate } from "react-router";
+import { setParam } from "~/board/useParam";
+import { useJob } from "~/job/JobContext";
+
+const LOOK = {
+  fault: { name: "Fault.", bar: "border-fault", ink: "text-fault" },
+  warning: { name: "Warning.", bar: "border-ochre", ink: "text-ochre" },
+  remark: { name: "Remark.", bar: "border-edge", ink: "text-ink-2" },
+} as const;
+
+/** What Cardo thinks of the design: each a sentence, with its remedy and a way to set it aside. */
+export function Findings({ only }: { only?: (f: Finding) => boolean }) {
+  const { findings } = useJob();
+  const shown = only ? findings.filter(only) : findings;
+  const open = shown.filter((f) => f.aside === undefined);
+  const aside = shown.filter((f) => f.aside !== undefined);
+  return (
+    <section aria-label="Findings">
+      <h2 className="label">Findings</h2>
+      {open.length === 0 && (
+        <p className="mt-1 text-[15px]">
+          <span className="font-semibold text-verdigris">✓ Nothing to object to.</span>
+        </p>
+      )}
+      <ul className="mt-1 space-y-2.5">
+        {open.map((f) => (
+          <Row key={f.key} f={f} />
+        ))}
+      </ul>
+      {aside.length > 0 && (
+        <details className="mt-3 text-[15px]">
+          <summary className="cursor-pointer text-ink-2">{aside.length} set aside</summary>
+          <ul className="mt-1 space-y-2">
+            {aside.map((f) => (
+              <Row key={f.key} f={f} />
+            ))}
+          </ul>
+        </details>
+      )}
+    </section>
+  );
+}
+
+function Row({ f }: { f: Finding }) {
+  const job = useJob();
+  const go = useNavigate();
+  const [reason, setReason] = useState<string>();
+  const look = LOOK[f.level];
+  const remedy = (): void => {
+    const r = f.remedy!;
+    if (r.do === "stock") return void go(`/jobs/${job.id}/stock?size=${encodeURIComponent(r.nominal)}`);
+    if (r.do === "set") return void job.edit(r.label, setParam(f.structure!, r.param, r.value));
+    job.edit(r.label, (d) => {
+      const s = d.structures.find((x) => x.id === f.structure)!;
+      delete s.variants.find((v) => v.id === s.chosen)!.overrides[r.path];
+    });
+  };
+  return (
+    <li className={`border-l-[3px] ${look.bar} pl-2.5 text-[15px] leading-snug`}>
+      <button className="text-left" onClick={() => f.sticks[0] && job.select(f.sticks[0])}>
+        <b className={look.ink}>{look.name}</b> {f.text}
+      </button>{" "}
+      {f.remedy && (
+        <button className="link" onClick={remedy}>
+          {f.remedy.label}
+        </button>
+      )}{" "}
+      {f.aside !== undefined ? (
+        <>
+          <span className="text-ink-2">Set aside: {f.aside || "no reason given"}.</span>{" "}
+          <button className="link" onClick={() => job.edit("Take a finding up again", (d) => void delete d.aside[f.key])}>
+            Take up again
+          </button>
+        </>
+      ) : reason === undefined ? (
+        <button className="text-ink-2 underline" onClick={() => setReason("")}>
+          Set aside
+        </button>
+      ) : (
+        <form
+          className="mt-1 flex gap-1"
+          onSubmit={(e) => {
+            e.preventDefault();
+            job.edit("Set a finding aside", (d) => void (d.aside[f.key] = reason.trim()));
+          }}
+        >
+          <input autoFocus className="field" aria-label="Reason for setting it aside" placeholder="Why?" value={reason} onChange={(e) => setReason(e.target.value)} />
+          <button className="btn">Keep</button>
+        </form>
+      )}
+    </li>
+  );
+}

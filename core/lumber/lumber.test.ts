@@ -1,0 +1,48 @@
+import { describe, expect, it } from "vitest";
+import { MM_PER_INCH, scaleOf } from "../units";
+import { catalogue, chooseStock, matches, nominal, parseNominal, sectionOf, wantedSection, type StockPolicy } from ".";
+
+const HO = scaleOf("HO");
+const policy: StockPolicy = { milling: "full-sawn", series: ["scale"], choices: {} };
+
+describe("lumber", () => {
+  // American Softwood Lumber Standard, DOC PS 20: dressed dry sizes
+  it.each([[1, 4, 0.75, 3.5], [2, 4, 1.5, 3.5], [2, 8, 1.5, 7.25], [3, 10, 2.5, 9.25], [4, 12, 3.5, 11.25], [6, 6, 5.5, 5.5], [8, 8, 7.5, 7.5], [12, 12, 11.5, 11.5]])(
+    "%i×%i dresses to %f × %f in", (a, b, t, w) => {
+      const s = sectionOf(nominal(a, b), "dressed");
+      expect([s.thickness / MM_PER_INCH, s.width / MM_PER_INCH]).toEqual([expect.closeTo(t, 9), expect.closeTo(w, 9)]);
+    },
+  ); // prettier-ignore
+  it("reads names and orders them", () => {
+    expect(parseNominal("10 x 3")).toEqual({ thickness: 3, width: 10 });
+    expect(parseNominal("12×12")).toEqual({ thickness: 12, width: 12 });
+    expect(parseNominal("12")).toBeUndefined();
+  });
+  it("makes an HO 2×8 of 0.023 × 0.092 in", () => {
+    // NMRA S-1.2 ratio times the full-sawn size
+    const m = chooseStock(nominal(2, 8), "2×8", policy, HO);
+    expect([m.section.thickness / MM_PER_INCH, m.section.width / MM_PER_INCH]).toEqual([expect.closeTo(0.023, 4), expect.closeTo(0.0919, 4)]);
+    expect(m.error.worstPercent).toBeLessThan(1e-9);
+  });
+  it("says how far the nearest of a series is off", () => {
+    const m = chooseStock(nominal(12, 12), "12×12", { ...policy, series: ["inch"] }, HO);
+    // by hand: 12 in in HO is 3.5 mm; 9/64 is not sold, 1/8 in is 3.175 mm, 0.325 mm or 9.29 % small, 1.114 in on the prototype
+    expect(m.item.name).toBe("Strip wood 1/8 × 1/8 in");
+    expect(m.error.width.model).toBeCloseTo(-0.325, 9);
+    expect(m.error.width.percent).toBeCloseTo(-9.2857, 3);
+    expect(m.error.width.prototype / MM_PER_INCH).toBeCloseTo(-1.1143, 3);
+  });
+  it("offers two plies and takes a choice, or refuses it in a sentence", () => {
+    const wanted = wantedSection(nominal(12, 12), "full-sawn", HO);
+    const two = matches(wanted, ["metric"], HO).find((m) => m.plies === 2)!;
+    expect(two.section.thickness).toBeCloseTo(two.item.thickness * (two.along === "thickness" ? 2 : 1), 9);
+    expect(chooseStock(nominal(12, 12), "12×12", { ...policy, choices: { "12×12": { item: "metric/3x3", plies: 1, along: "thickness" } } }, HO).section.width).toBe(3);
+    expect(() => chooseStock(nominal(12, 12), "12×12", { ...policy, choices: { "12×12": { item: "metric/7x7", plies: 1, along: "thickness" } } }, HO)).toThrow("is in no series; choose another");
+    expect(() => chooseStock(nominal(12, 12), "12×12", { ...policy, series: ["round"] }, HO)).toThrow("No strip series is chosen");
+  });
+  it("has five series and no name twice", () => {
+    const all = catalogue(HO);
+    expect(new Set(all.map((i) => i.series)).size).toBe(5);
+    expect(new Set(all.map((i) => i.id)).size).toBe(all.length);
+  });
+});

@@ -1,0 +1,2 @@
+/** Pictures of the prototype: pixels count x to the right and y down from the upper left corner; lengths are prototype mm. */
+export * from "./calibration";

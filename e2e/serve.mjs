@@ -1,0 +1,13 @@
+/** Serves the built application on fresh demo data, for the interface tests. */
+import { spawn, spawnSync } from "node:child_process";
+import { rmSync } from "node:fs";
+
+rmSync(process.env.CARDO_DATA, { recursive: true, force: true });
+const seeded = spawnSync(process.execPath, ["--import", "tsx", "scripts/seed.ts"], { stdio: "inherit" });
+if (seeded.status !== 0) process.exit(1);
+const server = spawn(process.execPath, ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], {
+  stdio: ["ignore", "ignore", "inherit"],
+  env: { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1" },
+});
+for (const s of ["SIGINT", "SIGTERM"]) process.on(s, () => server.kill(s));
+server.on("exit", (c) => process.exit(c ?? 0));

@@ -1,0 +1,26 @@
+import { defineConfig } from "@playwright/test";
+
+const PORT = 4180;
+export default defineConfig({
+  testDir: "e2e",
+  outputDir: "test-results",
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  workers: 1,
+  reporter: [["list"], ["json"]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-default-apps", "--no-first-run", "--no-pings", "--disable-domain-reliability", "--disable-features=OptimizationHints,MediaRouter,Translate"],
+    },
+  },
+  webServer: {
+    command: "node e2e/serve.mjs",
+    url: `http://127.0.0.1:${PORT}/`,
+    reuseExistingServer: false,
+    env: { PORT: String(PORT), CARDO_DATA: ".cache/interface-data" },
+    timeout: 60_000,
+  },
+}); // prettier-ignore

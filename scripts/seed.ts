@@ -1,0 +1,13 @@
+/** Puts the demo jobs on the shelf, once: a shelf that somebody has cleared stays clear. */
+import "reflect-metadata";
+import { existsSync, readFileSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { dataDir, db } from "../app/data/db.server";
+import { importJob } from "../app/data/jobs.server";
+
+db();
+const stamp = join(dataDir(), "demo-filled-in");
+if (!existsSync(stamp)) {
+  for (const file of ["examples/empty-job.json", "examples/gulch-trestle.json"]) await importJob(readFileSync(file, "utf8"));
+  writeFileSync(stamp, "");
+}

@@ -1,0 +1,60 @@
+/** npm test: sets up what is missing, then lint, types, unit and interface tests. Ends with "N passed, N failed". */
+import { spawnSync } from "node:child_process";
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import { build, install, works } from "./setup.mjs";
+
+install();
+for (const [program, name] of [["chromium", "chromium"], ["qpdf", "qpdf"], ["pdftoppm", "poppler-utils"], ["rsvg-convert", "librsvg2-bin"]]) provide(() => existsSync(`/usr/bin/${program}`), name); // prettier-ignore
+provide(() => works("/usr/bin/python3", ["-c", "import ezdxf"]), "python3-ezdxf");
+
+/** Installs a Debian package where that can be done; the tests that need it say so where it cannot. */
+function provide(present, name) {
+  if (present() || !existsSync("/usr/bin/apt-get") || process.getuid?.() !== 0) return;
+  console.log(`Installing ${name} …`);
+  if (!works("apt-get", ["install", "-y", "--no-install-recommends", name])) {
+    works("apt-get", ["update"]);
+    works("apt-get", ["install", "-y", "--no-install-recommends", name]);
+  }
+}
+
+let passed = 0;
+let failed = 0;
+const bin = (path, args, env = {}) => spawnSync(process.execPath, [path, ...args], { stdio: "inherit", env: { ...process.env, ...env } }).status === 0; // prettier-ignore
+function step(name, ok) {
+  console.log(`${ok ? "passed" : "FAILED"}: ${name}`);
+  if (ok) passed++;
+  else failed++;
+}
+mkdirSync(".cache", { recursive: true });
+const counted = (file, read) => {
+  try {
+    const [p, f] = read(JSON.parse(readFileSync(file, "utf8")));
+    passed += p;
+    failed += f;
+    return f === 0;
+  } catch {
+    failed++;
+    return false;
+  }
+};
+
+step("lint", bin("node_modules/eslint/bin/eslint.js", ["."]));
+step("format", bin("node_modules/prettier/bin/prettier.cjs", ["--check", "--log-level", "warn", "."]));
+step("types", bin("node_modules/@react-router/dev/bin.js", ["typegen"]) && bin("node_modules/typescript/bin/tsc", ["--noEmit"]));
+rmSync(".cache/unit.json", { force: true });
+const unit = bin("node_modules/vitest/vitest.mjs", ["run", "--reporter=default", "--reporter=json", "--outputFile.json=.cache/unit.json"]);
+if (counted(".cache/unit.json", (j) => [j.numPassedTests, j.numFailedTests + j.numFailedTestSuites - countSuites(j)]) && !unit) failed++;
+/** Suites that failed only because a test in them did are counted with that test. */
+function countSuites(j) {
+  return j.testResults.filter((s) => s.status === "failed" && s.assertionResults.some((a) => a.status === "failed")).length + nested(j);
+}
+function nested(j) {
+  const files = j.testResults.filter((s) => s.status === "failed").length;
+  return Math.max(0, j.numFailedTestSuites - files);
+}
+build();
+rmSync(".cache/interface.json", { force: true });
+const ui = bin("node_modules/@playwright/test/cli.js", ["test"], { PLAYWRIGHT_JSON_OUTPUT_NAME: ".cache/interface.json" });
+if (counted(".cache/interface.json", (j) => [j.stats.expected + j.stats.flaky, j.stats.unexpected]) && !ui) failed++;
+console.log(`${passed} passed, ${failed} failed`);
+process.exit(failed === 0 ? 0 : 1);
