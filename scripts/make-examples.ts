@@ -65,16 +65,16 @@ function planSheet(job: JobDoc): { drawing: Drawing; k: number; origin: Vec2 } {
   dim([at(cap.from)[0], at(cap.from)[1] + 14], [at(cap.to)[0], at(cap.to)[1] + 14], printFeetInches(cap.value), false);
   for (const p of [cap.from, cap.to]) dims.push(line([at(p)[0], at(p)[1] + 1], [at(p)[0], at(p)[1] + 17], "thin"));
   const notes = [
-    text([24, 232], "PELLAM NOTCH RAILWAY", 6, "start", "label"),
-    text([24, 223], "STANDARD FRAMED TRESTLE BENT", 4.2, "start", "label"),
-    text([24, 217], "TWO STORIES  ·  FOUR POSTS", 3, "start", "label"),
-    text([222, 60], "CAP 12 × 14", 2.8, "start", "label"),
-    text([222, 55], "POSTS AND SILLS 12 × 12", 2.8, "start", "label"),
-    text([222, 50], "SWAY BRACES 3 × 10", 2.8, "start", "label"),
-    text([222, 45], "OUTER POSTS BATTER 2 1/2 IN 12", 2.8, "start", "label"),
-    text([222, 30], "SHEET 12", 4, "start", "label"),
-    text([222, 24], "SCALE 1/4 IN = 1 FT", 2.8, "start", "label"),
-    text([222, 19], "ENGINEER'S OFFICE, MAY 1909", 2.8, "start", "label"),
+    text([24, 227], "PELLAM NOTCH RAILWAY", 6, "start", "label"),
+    text([24, 219], "STANDARD FRAMED TRESTLE BENT", 4.2, "start", "label"),
+    text([24, 213], "TWO STORIES  ·  FOUR POSTS", 3, "start", "label"),
+    text([220, 60], "CAP 12 × 14", 2.8, "start", "label"),
+    text([220, 55], "POSTS AND SILLS 12 × 12", 2.8, "start", "label"),
+    text([220, 50], "SWAY BRACES 3 × 10", 2.8, "start", "label"),
+    text([220, 45], "OUTER BATTER 2 1/2 IN 12", 2.8, "start", "label"),
+    text([220, 30], "SHEET 12", 4, "start", "label"),
+    text([220, 24], "SCALE 1/4 IN = 1 FT", 2.8, "start", "label"),
+    text([220, 19], "ENGINEER'S OFFICE, MAY 1909", 2.8, "start", "label"),
   ];
   const frame = (x: number, y: number, w: number, h: number): Entity => outline([[x, y], [x + w, y], [x + w, y + h], [x, y + h]], "outline"); // prettier-ignore
   return {

@@ -19,7 +19,7 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
   const broken = shape.overall * k > WIDTH + 1;
   const [h1, h2] = [depth * k, thick * k];
   const angle = (end: 0 | 1): string =>
-    shape.ends[end].map((c) => [c.mitre, c.bevel].filter((a) => Math.abs(a) > 0.005).map((a) => `${printNumber(a, 1)}°`).join(" / ")).filter(Boolean).join(", "); // prettier-ignore
+    shape.ends[end].map((c) => [c.mitre, c.bevel].filter((a) => Math.abs(a) > 0.005).map((a) => `${printNumber(Math.abs(a), 1)}°`).join(" / ")).filter(Boolean).join(", "); // prettier-ignore
   return (
     <svg width={WIDTH + 14} height={h1 + h2 + 96} className="block" role="img" aria-label={`Drawing of the piece, ${length} tip to tip`}>
       <g transform="translate(7 6)">

@@ -1,4 +1,4 @@
-import { endWords, whereWords } from "core/job";
+import { bothEnds, whereWords } from "core/job";
 import { catalogue, SERIES } from "core/lumber";
 import { useMemo } from "react";
 import { useJob } from "~/job/JobContext";
@@ -23,8 +23,7 @@ export function Ticket() {
     );
   const { shape } = piece;
   const same = Math.abs(shape.longPoint - shape.shortPoint) < 0.0005;
-  const [a, b] = shape.ends.map((e) => endWords(e)) as [string, string];
-  const parallel = a === b && a !== "square";
+  const ends = bothEnds(shape.ends);
   const structure = doc.structures.find((s) => selected.startsWith(`${s.id}/`));
   const path = structure ? selected.replace(/#.*$/, "").slice(structure.id.length + 1) : "";
   const cut = statuses.filter((s) => piece.sticks.includes(s.stick));
@@ -56,12 +55,12 @@ export function Ticket() {
             </>
           )}
           <Row what="Tip to tip" model={M(shape.overall, 2)} proto={P(up(shape.overall))} />
-          {a === b ? (
-            <Row what="Both ends" model={`${a}${parallel ? "" : ""}`} proto={parallel ? "parallel" : ""} />
+          {ends.first === ends.far ? (
+            <Row what="Both ends" model={ends.first} proto={ends.relation} />
           ) : (
             <>
-              <Row what="First end" model={a} proto="" />
-              <Row what="Far end" model={b} proto="" />
+              <Row what="First end" model={ends.first} proto="" />
+              <Row what="Far end" model={ends.far} proto="" />
             </>
           )}
           <Row what="Section" model={shape.section.map((x) => x.toFixed(2)).join(" × ") + " mm"} proto={piece.nominal.join("×")} />

@@ -38,6 +38,9 @@ describe("solids", () => {
   });
   it("clips polygons and wraps points", () => {
     expect(Math.abs(polygonArea(clipPolygon([[0, 0], [4, 0], [4, 4], [0, 4]], [[2, 2], [6, 2], [6, 6], [2, 6]])))).toBeCloseTo(4, 12); // prettier-ignore
+    // corners that are double but for rounding once cost a hull its corner
+    const noisy = [[0, 1], [0, -1], [5, -1], [5 + 1e-14, 1], [5 + 2e-14, 1], [5 + 3e-14, -1]] as const; // prettier-ignore
+    expect(hull(noisy)).toHaveLength(4);
     expect(hull([[0, 0], [2, 0], [1, 0], [2, 2], [0, 2], [1, 1]])).toHaveLength(4); // prettier-ignore
   });
 });

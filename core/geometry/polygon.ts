@@ -1,3 +1,4 @@
+import { TOLERANCE } from "./tolerance";
 import { cross, dot, normalize, type Vec2, type Vec3 } from "./vec";
 
 /** Signed area of a polygon, mm²; counter-clockwise is positive. */
@@ -36,7 +37,11 @@ export function clipPolygon(subject: readonly Vec2[], convex: readonly Vec2[]): 
 
 /** Convex hull, counter-clockwise, without points on its edges (monotone chain). */
 export function hull(points: readonly Vec2[], eps = 1e-9): Vec2[] {
-  const p = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  // points that are one but for rounding would be taken out of order
+  const distinct: Vec2[] = [];
+  for (const q of points)
+    if (!distinct.some((d) => Math.abs(d[0] - q[0]) < TOLERANCE.samePoint && Math.abs(d[1] - q[1]) < TOLERANCE.samePoint)) distinct.push(q);
+  const p = distinct.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
   const half = (pts: readonly Vec2[]): Vec2[] => {
     const h: Vec2[] = [];
     for (const q of pts) {

@@ -82,7 +82,7 @@ export function defaultsOf<S extends Spec>(spec: S): ParamsOf<S> {
 /** A value of a parameter in words: 21′-0″, 3 in 12, 4. */
 export function printParam(p: SingleParam, value: unknown): string {
   if (p.type === "length") return printFeetInches(Number(value));
-  if (p.type === "batter") return `${printNumber(Number(value), Number.isInteger(Number(value)) ? 0 : 2)} in 12`;
+  if (p.type === "batter") return `${printNumber(Number(value), 3).replace(/\.?0+$/, "")} in 12`;
   if (p.type === "choice") return p.options.find((o) => o.value === value)?.label ?? String(value);
   return String(value);
 }

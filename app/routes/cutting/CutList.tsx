@@ -2,7 +2,7 @@ import { ChevronDownIcon, ChevronUpIcon } from "@heroicons/react/20/solid";
 import { createColumnHelper, flexRender, getCoreRowModel, getFilteredRowModel, getSortedRowModel, useReactTable, type SortingState } from "@tanstack/react-table";
 import { useMemo, useState } from "react";
 import type { Piece } from "core/frame";
-import { endWords, serves, whereWords, type CutStatus } from "core/job";
+import { bothEnds, serves, whereWords, type CutStatus } from "core/job";
 import { hull } from "core/geometry";
 import { catalogue } from "core/lumber";
 import { isStyrene } from "~/board/Ticket";
@@ -35,7 +35,7 @@ export function CutList() {
       column.accessor("stock", { header: "Stock" }),
       column.accessor((r) => r.piece.shape.overall, { id: "length", header: "Tip to tip", cell: (c) => <span className="num block"><b><Figure>{M(c.getValue(), 2)}</Figure></b><br /><span className="text-ink-2"><Figure>{P(up(c.getValue()))}</Figure></span></span> }),
       column.accessor((r) => r.piece.shape.longPoint, { id: "long", header: "Edges", cell: (c) => { const { longPoint, shortPoint } = c.row.original.piece.shape; return <span className="num block"><Figure>{M(longPoint, 2)}</Figure>{longPoint - shortPoint > 0.0005 && <><br /><Figure>{M(shortPoint, 2)}</Figure></>}</span>; } }),
-      column.accessor((r) => Math.abs(r.piece.shape.ends[0][0]?.mitre ?? 0), { id: "ends", header: "End cuts", cell: (c) => { const [a, b] = c.row.original.piece.shape.ends.map((e) => endWords(e)); return a === b ? `both ${a}${a === "square" ? "" : ", parallel"}` : <>{a}<br />{b}</>; } }),
+      column.accessor((r) => Math.abs(r.piece.shape.ends[0][0]?.mitre ?? 0), { id: "ends", header: "End cuts", cell: (c) => { const e = bothEnds(c.row.original.piece.shape.ends); return e.first === e.far ? ["both " + e.first, e.relation].filter(Boolean).join(", ") : <>{e.first}<br />{e.far}</>; } }),
       column.accessor((r) => r.piece.sticks.map(whereWords).join("; "), { id: "where", header: "Goes to", cell: (c) => <span className="text-[14px] text-ink-2">{c.getValue()}</span> }),
       column.display({ id: "cut", header: "Cut", cell: (c) => <CutCell row={c.row.original} /> }),
     ],

@@ -67,7 +67,8 @@ function Trouble({ name, text }: { name: string; text: string }) {
   );
 }
 
-const W = 1000;
+/** Drawing units across the longest stick: about a pixel each on a small screen. */
+const W = 640;
 function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick; longest: number; styrene: boolean }) {
   const job = useJob();
   const { M } = useUnits();
@@ -90,15 +91,15 @@ function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick;
               <text x={(c.start + c.length / 2) * k} y={22} textAnchor="middle" fontSize={14} fontWeight={600} fontFamily="var(--font-label)" fill="var(--ink)">
                 {c.mark}
               </text>
-              {c.length * k > 44 && (
-                <text x={(c.start + c.length / 2) * k} y={42} textAnchor="middle" fontSize={12.5} fill="var(--ink-2)">
+              {c.length * k > 52 && (
+                <text x={(c.start + c.length / 2) * k} y={42} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
                   {M(c.length, 1)}
                 </text>
               )}
             </g>
           );
         })}
-        {stick.offcut * k > 60 && (
+        {stick.offcut * k > 96 && (
           <text x={(stick.length - stick.offcut / 2) * k} y={22} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
             offcut {M(stick.offcut, 1)}
           </text>

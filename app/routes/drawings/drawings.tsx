@@ -156,7 +156,7 @@ function Sheet({ drawing, setWhich, upload, busy, refused }: { drawing: DrawingD
               <>
                 <rect width={v.width} height={v.height} fill="var(--shade)" />
                 <PictureTiles picture={drawing.picture} calibration={upright} anchor={ORIGIN} unit={1} view={v} />
-                {cal && <Line a={onBoard(cal.from)} b={onBoard(cal.to)} view={v} text={P(cal.length)} colour="var(--verdigris)" dashed />}
+                {cal && <Line a={onBoard(cal.from)} b={onBoard(cal.to)} view={v} text={`calibrated: ${P(cal.length)}`} colour="var(--verdigris)" dashed />}
                 {drawing.measures.map((m) => {
                   const p = m.points.map(onBoard);
                   const on = m.id === picked;
@@ -313,7 +313,7 @@ function Line({ a, b, view, text, colour, dashed }: { a: Vec2; b: Vec2; view: Bo
     <g style={{ pointerEvents: "none" }} stroke={colour}>
       <line x1={x1} y1={y1} x2={x2} y2={y2} strokeWidth={1.8} strokeDasharray={dashed ? "7 4" : undefined} />
       {[[x1, y1], [x2, y2]].map(([x, y], i) => <path key={i} d={`M${x! - 7} ${y}h14M${x} ${y! - 7}v14`} strokeWidth={1.4} fill="none" />)}
-      {text && <text x={(x1 + x2) / 2} y={(y1 + y2) / 2 - 8} textAnchor="middle" fontSize={15} fontWeight={600} fill={colour} stroke="var(--film)" strokeWidth={5} paintOrder="stroke">{text}</text>}
+      {text && <text x={(x1 + x2) / 2} y={(y1 + y2) / 2 + (dashed ? 20 : -8)} textAnchor="middle" fontSize={15} fontWeight={600} fill={colour} stroke="var(--film)" strokeWidth={5} paintOrder="stroke">{text}</text>}
     </g>
   );
 } // prettier-ignore

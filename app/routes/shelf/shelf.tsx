@@ -178,7 +178,7 @@ function Thumb({ outlines }: { outlines: number[][][] }) {
   const [x0, x1] = [Math.min(...pts.map((p) => p[0]!)), Math.max(...pts.map((p) => p[0]!))];
   const [y0, y1] = [Math.min(...pts.map((p) => p[1]!)), Math.max(...pts.map((p) => p[1]!))];
   return (
-    <svg viewBox={`${x0} ${-y1} ${x1 - x0} ${y1 - y0}`} className="h-full w-full" aria-hidden>
+    <svg viewBox={`${x0} ${-y1} ${x1 - x0} ${y1 - y0}`} className="h-full w-full overflow-visible" aria-hidden>
       {outlines.map((o, i) => (
         <polygon key={i} points={o.map((p) => `${p[0]},${-p[1]!}`).join(" ")} fill="var(--timber)" stroke="var(--ink)" strokeWidth={1} vectorEffect="non-scaling-stroke" strokeLinejoin="round" />
       ))}

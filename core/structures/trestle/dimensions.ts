@@ -15,7 +15,7 @@ export function bentDimensions(v: BentValues, ctx: Context): Dimension[] {
   const sillReal = ctx.stock(v.sill).section.width;
   const half = Math.max(lay.capHalf, lay.sillHalf);
 
-  put({ id: "height", label: bentSpec.height.label, param: "height", value: v.height, from: pt(-half, 0), to: pt(-half, lay.sillFoot), side: "left", tier: 1, handles: [{ param: "height", at: pt(0, lay.sillFoot), axis: [0, -1], gain: 1 }] }); // prettier-ignore
+  put({ id: "height", label: bentSpec.height.label, param: "height", value: v.height, from: pt(-half, 0), to: pt(-half, lay.sillFoot), side: "left", tier: 1, handles: [{ param: "height", at: pt(-0.6 * lay.sillHalf, lay.sillFoot), axis: [0, -1], gain: 1 }] }); // prettier-ignore
 
   const capByLength = v.capSet === "length";
   put({
@@ -66,7 +66,7 @@ export function bentDimensions(v: BentValues, ctx: Context): Dimension[] {
       put({
         id: `storyHeights.${i}`, label: last ? "Lowest story" : bentSpec.storyHeights.labels[i]!, value: lines[i]! - z,
         from: pt(half, lines[i]!), to: pt(half, z), side: "right", tier: 0,
-        ...(last ? {} : { param: `storyHeights.${i}`, handles: [{ param: `storyHeights.${i}`, at: pt(0, z), axis: [0, -1] as const, gain: 1 }] }),
+        ...(last ? {} : { param: `storyHeights.${i}`, handles: [{ param: `storyHeights.${i}`, at: pt(-0.6 * (lay.levelHalves[i] ?? 0), z), axis: [0, -1] as const, gain: 1 }] }),
       }); // prettier-ignore
     });
   return out;

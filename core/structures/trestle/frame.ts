@@ -155,7 +155,7 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
 
 const PROUD = "Choose a stick as thick as the post for what it stands on, or shave the post flush.";
 const tooLow = (story: number): string =>
-  `Story ${story + 1} is too low for its sway braces; make it higher, give the braces less clearance, or leave them off.`;
+  `Story ${story + 1} has no room for its sway braces: make it higher or its posts wider apart, give the braces less clearance, or leave them off.`;
 
 function swayLine(
   v: BentValues,

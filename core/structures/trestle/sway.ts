@@ -31,10 +31,14 @@ function endHeights(brace: Band, post: Band, rule: SwayRule, outward: 1 | -1): n
   return heights;
 }
 
+/** Steps of the search for the work points, and the share of a unit to which they have to agree. */
+const STEPS = 60;
+const CLOSE = 1e-10;
+
 /**
  * Work points of a sway brace from the left post (top) to the right post (foot): the ones at which its highest corner
- * comes to `top` and its lowest to `foot`. Left and right are post centre lines; the answer is [y, z] on each. Undefined
- * when the story is too low for a brace to fall from left to right.
+ * comes to `top` and its lowest to `foot`, found by Newton's method. Left and right are post centre lines; the answer is
+ * [y, z] on each. Undefined when there is no room for a brace that falls from left to right.
  */
 export function placeSway(
   left: Band,
@@ -45,18 +49,27 @@ export function placeSway(
   rule: SwayRule,
 ): readonly [readonly [number, number], readonly [number, number]] | undefined {
   const on = (p: Band, z: number): readonly [number, number] => [p.at[0] + (p.dir[0] / p.dir[1]) * (z - p.at[1]), z];
-  let [zt, zf] = [top - half, foot + half];
-  for (let i = 0; i < 200; i++) {
+  /** How far the brace's highest and lowest corners are past their limits. */
+  const past = (zt: number, zf: number): readonly [number, number] => {
     const [a, b] = [on(left, zt), on(right, zf)];
     const l = Math.hypot(b[0] - a[0], b[1] - a[1]);
     const brace: Band = { at: a, dir: [(b[0] - a[0]) / l, (b[1] - a[1]) / l], half };
-    const highest = Math.max(...endHeights(brace, left, rule, -1));
-    const lowest = Math.min(...endHeights(brace, right, rule, 1));
-    const [dt, df] = [top - highest, foot - lowest];
-    zt += dt;
-    zf += df;
-    if (!(zt - zf > half)) return undefined;
-    if (Math.abs(dt) + Math.abs(df) < 1e-11 * Math.max(1, Math.abs(foot))) break;
+    return [Math.max(...endHeights(brace, left, rule, -1)) - top, Math.min(...endHeights(brace, right, rule, 1)) - foot];
+  };
+  const size = Math.max(1, top - foot);
+  let [zt, zf] = [top - half, foot + half];
+  for (let i = 0; i < STEPS; i++) {
+    const [t, f] = past(zt, zf);
+    if (Math.abs(t) + Math.abs(f) < CLOSE * size) return zt - zf > half ? [on(left, zt), on(right, zf)] : undefined;
+    const h = 1e-6 * size;
+    const [byTop, byFoot] = [past(zt + h, zf), past(zt, zf + h)];
+    const [a, b, c, d] = [(byTop[0] - t) / h, (byFoot[0] - t) / h, (byTop[1] - f) / h, (byFoot[1] - f) / h];
+    const det = a * d - b * c;
+    if (!(Math.abs(det) > 1e-9)) return undefined;
+    const limit = (step: number): number => Math.max(-size / 4, Math.min(size / 4, step));
+    zt -= limit((d * t - b * f) / det);
+    zf -= limit((a * f - c * t) / det);
+    if (!(zt > zf)) return undefined;
   }
-  return [on(left, zt), on(right, zf)];
+  return undefined;
 }
