@@ -131,7 +131,7 @@ function parseJson(file: string): unknown {
   try {
     return JSON.parse(text);
   } catch (e) {
-    throw new BadInput(`${file} is not JSON: ${(e as Error).message}.`);
+    throw new BadInput(`${file} is not JSON: ${(e as Error).message.replace(/\s+/g, " ")}.`);
   }
 }
 function readDrawer(file: string): Record<string, StockLength[]> {

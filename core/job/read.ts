@@ -65,7 +65,7 @@ export function readJobText(text: string): { readonly doc: JobDoc; readonly rest
     raw = JSON.parse(text);
   } catch (cause) {
     const start = text.trim().slice(0, 30).replace(/\s+/g, " ");
-    throw new JobError([`This is no job file: it should be JSON, and it begins with “${start}” and breaks off or is misspelt (${(cause as Error).message}).`]); // prettier-ignore
+    throw new JobError([`This is no job file: it should be JSON, and it begins with “${start}” and breaks off or is misspelt (${(cause as Error).message.replace(/\s+/g, " ")}).`]); // prettier-ignore
   }
   if (typeof raw !== "object" || raw === null || Array.isArray(raw) || (raw as { format?: unknown }).format !== JOB_FORMAT)
     throw new JobError([`This is no Cardo job file: it lacks "format": "${JOB_FORMAT}". Export a job from the Shelf to get one.`]);
