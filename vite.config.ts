@@ -8,6 +8,14 @@ export default defineConfig({
   worker: { format: "es", plugins: () => [tsconfigPaths()] },
   optimizeDeps: {
     exclude: ["highs", "better-sqlite3", "drizzle-orm"],
-    include: ["reflect-metadata", "class-validator", "class-transformer", "immer", "comlink", "react-apexcharts", "apexcharts"],
+    include: [
+      "reflect-metadata",
+      "class-validator",
+      "class-transformer",
+      "immer",
+      "comlink",
+      "react-apexcharts",
+      "apexcharts",
+    ],
   },
 });

@@ -43,7 +43,9 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
     <main className="mx-auto max-w-xl p-12">
       <h1 className="head text-3xl">This page cannot be shown</h1>
       <p className="my-4">{words}</p>
-      {!isRouteErrorResponse(error) && <pre className="text-sm whitespace-pre-wrap text-ink-2">{(error as Error)?.message}</pre>}
+      {!isRouteErrorResponse(error) && (
+        <pre className="text-sm whitespace-pre-wrap text-ink-2">{(error as Error)?.message}</pre>
+      )}
       <a className="act" href="/">
         To the Shelf
       </a>

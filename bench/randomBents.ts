@@ -13,10 +13,12 @@ fc.assert(
   fc.property(randomBent, fc.constantFrom(...SCALES), (v, scale) => {
     fc.pre(trestleBent.check(v).length === 0);
     tried++;
-    const stock = (n: string) => chooseStock(parseNominal(n)!, n, { milling: "full-sawn", series: ["scale"], choices: {} }, scale);
+    const stock = (n: string) =>
+      chooseStock(parseNominal(n)!, n, { milling: "full-sawn", series: ["scale"], choices: {} }, scale);
     const r = resolve(trestleBent.frame(v, { structure: "b", scale, stock }));
     const trouble = [...interferences(r), ...bearings(r).filter((b) => !b.ok)];
-    if (trouble.length > 0 || connectedGroups(r).length !== 1) throw new Error(JSON.stringify(trouble[0] ?? "falls apart"));
+    if (trouble.length > 0 || connectedGroups(r).length !== 1)
+      throw new Error(JSON.stringify(trouble[0] ?? "falls apart"));
   }),
   { seed, numRuns: count, maxSkipsPerRun: 1000 },
 );

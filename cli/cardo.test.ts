@@ -20,7 +20,11 @@ const file = (name: string, value: unknown): string => {
 
 describe("the command line", () => {
   it("gives the frame: every stick with its cuts and convex parts, every joint bearing", () => {
-    const f = JSON.parse(cardo("frame", JOB).out) as { members: Record<string, never>[]; joints: { ok: boolean }[]; nodes: unknown[] };
+    const f = JSON.parse(cardo("frame", JOB).out) as {
+      members: Record<string, never>[];
+      joints: { ok: boolean }[];
+      nodes: unknown[];
+    };
     expect(f.members).toHaveLength(15);
     expect(f.members[0]).toMatchObject({ id: "gulch/bent/cap", structure: "gulch", assembly: "gulch/bent", role: "cap", kind: "strip", nominal: [12, 14], overall: 49, mark: "C1", ends: [{ mitre: 0, bevel: 0 }, { mitre: 0, bevel: 0 }] }); // prettier-ignore
     expect((f.members[0]!.solid as unknown as number[][][])[0]).toHaveLength(8);
@@ -33,7 +37,9 @@ describe("the command line", () => {
     expect(csv[1]).toMatch(/^C1,1,cap,12×14,/);
   });
   it("plans from the shop, and from a drawer that is too small says by how much", () => {
-    const { plans } = JSON.parse(cardo("plan", JOB).out) as { plans: { result: { proven: boolean }; sticks: { cuts: unknown[] }[] }[] };
+    const { plans } = JSON.parse(cardo("plan", JOB).out) as {
+      plans: { result: { proven: boolean }; sticks: { cuts: unknown[] }[] }[];
+    };
     expect(plans.every((p) => p.result.proven)).toBe(true);
     expect(plans.flatMap((p) => p.sticks.flatMap((s) => s.cuts))).toHaveLength(15);
     const drawer = file("drawer.json", { items: { "scale/12x12": [{ length: 279.4, count: 1, cost: 1 }], "scale/12x14": [{ length: 60, count: 1, cost: 1 }], "scale/3x10": [{ length: 300, count: 9, cost: 1 }] } }); // prettier-ignore
@@ -45,7 +51,10 @@ describe("the command line", () => {
     const ok = cardo("solve", file("p.json", { kerf: 0, stock: [{ length: 100, count: null, cost: 1 }], demand: [{ length: 60, count: 2 }, { length: 40, count: 2 }] })); // prettier-ignore
     expect(JSON.parse(ok.out)).toMatchObject({ status: "optimal", sticks: 2, cost: 2, lowerBound: 2, proven: true, layouts: [{ stock: 0, count: 2, cuts: [60, 40] }] }); // prettier-ignore
     const long = cardo("solve", file("q.json", { kerf: 0, stock: [{ length: 100, count: null, cost: 1 }], demand: [{ length: 160, count: 2 }] })); // prettier-ignore
-    expect([long.status, long.err]).toEqual([3, "cardo: The problem: a piece of 160 mm is longer than the longest stick, 100 mm."]);
+    expect([long.status, long.err]).toEqual([
+      3,
+      "cardo: The problem: a piece of 160 mm is longer than the longest stick, 100 mm.",
+    ]);
   });
   it("writes every sheet as PDF, SVG and DXF, and prints findings", () => {
     execFileSync(process.execPath, ["--import", "tsx", "cli/cardo.ts", "jigs", JOB, "--out", join(dir, "out"), "--paper", "Letter", "--date", "2026-05-01"]); // prettier-ignore
@@ -55,7 +64,10 @@ describe("the command line", () => {
   it.each([
     [["frame", "nowhere.json"], /^cardo: nowhere\.json cannot be read: there is no such file\.$/],
     [["frame", "package.json"], /^cardo: This is no Cardo job file/],
-    [["jigs", JOB, "--out", "x", "--paper", "A7"], /^cardo: Paper “A7” is not known; choose A4, A3, Letter, Tabloid\.$/],
+    [
+      ["jigs", JOB, "--out", "x", "--paper", "A7"],
+      /^cardo: Paper “A7” is not known; choose A4, A3, Letter, Tabloid\.$/,
+    ],
     [["carve", JOB], /^cardo: unknown command 'carve'.*Commands are frame/],
     [["solve", "README.md"], /^cardo: README\.md is not JSON/],
   ])("refuses %j in one line, status 2", (args, words) => {

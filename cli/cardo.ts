@@ -5,11 +5,29 @@ import { createRequire } from "node:module";
 import { join } from "node:path";
 import Papa from "papaparse";
 import { findings } from "../core/checks";
-import { loadLinearSolver, planItem, readProblem, solveSticks, stockLengths, wantedByItem, type StickResult, type StockLength } from "../core/cutting";
+import {
+  loadLinearSolver,
+  planItem,
+  readProblem,
+  solveSticks,
+  stockLengths,
+  wantedByItem,
+  type StickResult,
+  type StockLength,
+} from "../core/cutting";
 import { PAPERS, type PaperId } from "../core/drawing";
 import { jigDxf, jigPdf, jigSheets, jigSvg } from "../core/jigs";
 import { cutRows } from "../core/job/cutList";
-import { cutStatuses, designOf, issuedMarks, JobError, readJobFile, serves, type Design, type Issue } from "../core/job";
+import {
+  cutStatuses,
+  designOf,
+  issuedMarks,
+  JobError,
+  readJobFile,
+  serves,
+  type Design,
+  type Issue,
+} from "../core/job";
 import { catalogue } from "../core/lumber";
 import { frameReport } from "../core/job/report";
 
@@ -22,7 +40,9 @@ const readText = (file: string): string => {
   try {
     return readFileSync(file, "utf8");
   } catch (e) {
-    throw new BadInput(`${file} cannot be read: ${(e as NodeJS.ErrnoException).code === "ENOENT" ? "there is no such file" : (e as Error).message}.`);
+    throw new BadInput(
+      `${file} cannot be read: ${(e as NodeJS.ErrnoException).code === "ENOENT" ? "there is no such file" : (e as Error).message}.`,
+    );
   }
 };
 function readDesign(file: string): { design: Design; issues: readonly Issue[] } {
@@ -36,9 +56,12 @@ function sound(d: Design): Design {
   if (bad) throw new BadInput(`${bad.structure.name}: ${bad.fault}`);
   return d;
 }
-const print = (value: unknown): void => void process.stdout.write(typeof value === "string" ? value : `${JSON.stringify(value, null, 1)}\n`);
+const print = (value: unknown): void =>
+  void process.stdout.write(typeof value === "string" ? value : `${JSON.stringify(value, null, 1)}\n`);
 
-const program = new Command("cardo").description("Prototype drawings into cut lists, cutting plans and jigs").exitOverride();
+const program = new Command("cardo")
+  .description("Prototype drawings into cut lists, cutting plans and jigs")
+  .exitOverride();
 program.configureOutput({ writeErr: () => undefined });
 
 program
@@ -63,7 +86,11 @@ program
     const { design, issues } = readDesign(job);
     sound(design);
     const drawer = o.drawer ? readDrawer(o.drawer) : {};
-    const done = new Set(cutStatuses(design, issues).filter(serves).map((s) => s.stick));
+    const done = new Set(
+      cutStatuses(design, issues)
+        .filter(serves)
+        .map((s) => s.stick),
+    );
     const lp = await loadLinearSolver();
     const items = new Map(catalogue(design.scale).map((i) => [i.id, i]));
     const plans = [];
@@ -94,8 +121,10 @@ program
   .option("--paper <size>", Object.keys(PAPERS).join(", "), "A4")
   .option("--date <date>", "date printed on the sheets", new Date().toISOString().slice(0, 10))
   .action(async (job: string, o: { out: string; paper: string; date: string }) => {
-    if (!(o.paper in PAPERS)) throw new BadInput(`Paper “${o.paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
-    if (!/^\d{4}-\d\d-\d\d$/.test(o.date) || Number.isNaN(Date.parse(o.date))) throw new BadInput(`Date “${o.date}” cannot be read; write it as 2026-05-01.`);
+    if (!(o.paper in PAPERS))
+      throw new BadInput(`Paper “${o.paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
+    if (!/^\d{4}-\d\d-\d\d$/.test(o.date) || Number.isNaN(Date.parse(o.date)))
+      throw new BadInput(`Date “${o.date}” cannot be read; write it as 2026-05-01.`);
     const sheets = jigSheets(sound(readDesign(job).design), o.date);
     mkdirSync(o.out, { recursive: true });
     const require = createRequire(import.meta.url);
@@ -114,7 +143,10 @@ program
       let name = s.fileName;
       for (let n = 2; names.has(name); n++) name = `${s.fileName}-${n}`;
       names.add(name);
-      write(`${name}.pdf`, await jigPdf([s], o.paper as PaperId, s.words.title, new Date(`${o.date}T00:00:00Z`), fonts));
+      write(
+        `${name}.pdf`,
+        await jigPdf([s], o.paper as PaperId, s.words.title, new Date(`${o.date}T00:00:00Z`), fonts),
+      );
       write(`${name}.svg`, jigSvg(s));
       write(`${name}.dxf`, jigDxf(s));
     }
@@ -136,14 +168,16 @@ function parseJson(file: string): unknown {
 }
 function readDrawer(file: string): Record<string, StockLength[]> {
   const raw = parseJson(file) as { items?: Record<string, unknown> } | null;
-  if (typeof raw?.items !== "object" || raw.items === null) throw new BadInput(`${file} is no drawer file: it lacks "items", the sticks on hand by stock item.`);
+  if (typeof raw?.items !== "object" || raw.items === null)
+    throw new BadInput(`${file} is no drawer file: it lacks "items", the sticks on hand by stock item.`);
   return Object.fromEntries(
     Object.entries(raw.items).map(([id, stock]) => [id, [...readProblem({ kerf: 0, stock, demand: [] }).stock]]),
   );
 }
 function outcome(results: readonly (readonly [string, StickResult])[]): void {
   for (const [name, r] of results) {
-    if (r.status === "too long") fail(`${name}: a piece of ${r.length} mm is longer than the longest stick, ${r.longest} mm.`, CANNOT);
+    if (r.status === "too long")
+      fail(`${name}: a piece of ${r.length} mm is longer than the longest stick, ${r.longest} mm.`, CANNOT);
     if (r.status === "not enough stock") fail(`${name}: the sticks on hand are ${r.short} mm short.`, CANNOT);
   }
 }
@@ -156,6 +190,10 @@ try {
   await program.parseAsync();
 } catch (e) {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
-  else if (e instanceof CommanderError) fail(`${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs and check.`, 2);
+  else if (e instanceof CommanderError)
+    fail(
+      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs and check.`,
+      2,
+    );
   else fail((e as Error).message, e instanceof JobError || e instanceof BadInput || e instanceof Error ? 2 : 1);
 }

@@ -3,7 +3,9 @@ import { execFileSync } from "node:child_process";
 import { existsSync, readFileSync } from "node:fs";
 
 const SHEET = "examples/plan-sheet-12.jpg";
-const demo = JSON.parse(readFileSync("examples/gulch-trestle.json", "utf8")) as { drawings: { calibration: { from: number[]; to: number[] }; under: { anchor: number[] } }[] };
+const demo = JSON.parse(readFileSync("examples/gulch-trestle.json", "utf8")) as {
+  drawings: { calibration: { from: number[]; to: number[] }; under: { anchor: number[] } }[];
+};
 const { calibration, under } = demo.drawings[0]!;
 
 /** Where a pixel of the picture is on the screen. */
@@ -53,6 +55,7 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   await page.keyboard.press("Enter");
   await expect(page.getByText("pixels to a prototype inch")).toBeVisible();
   await page.keyboard.press("m");
+  await expect(page.getByRole("button", { name: "Measure", exact: true })).toHaveAttribute("aria-pressed", "true");
   const [ax, ay] = under.anchor as [number, number];
   // straight down the sheet by 21 ft, which is 1.5 caps, square to the cap
   const [ux, uy] = [calibration.to[0]! - calibration.from[0]!, calibration.to[1]! - calibration.from[1]!];
@@ -65,7 +68,7 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
 
   // frame it, send the measure in, put the sheet under it
   await page.keyboard.press("Escape");
-  await page.locator("body").click({ position: { x: 640, y: 25 } });
+  await page.getByRole("heading", { name: "Bent by hand" }).click();
   await page.keyboard.press("4");
   await page.getByRole("button", { name: "Frame a framed trestle bent" }).click();
   await expect(page.getByRole("button", { name: /^Height, top of cap to foot of sill, 21 feet/ })).toBeVisible();
@@ -77,7 +80,7 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   await press(page, under.anchor);
   await page.getByRole("link", { name: "Framing" }).click();
   await expect(page.locator("svg image").first()).toBeVisible();
-  await expect(page.getByText("under the frame")).toBeVisible();
+  await expect(page.getByText("plan-sheet-12 under the frame")).toBeVisible();
 
   // a dimension is a button: press, type, Enter; what cannot be is refused and stays out
   const figure = page.getByRole("button", { name: /^Height, top of cap/ });
@@ -89,7 +92,9 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   await figure.click();
   await page.keyboard.type("21' 6");
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("button", { name: "Height, top of cap to foot of sill, 21 feet 6 inches" })).toBeVisible();
+  await expect(
+    page.getByRole("button", { name: "Height, top of cap to foot of sill, 21 feet 6 inches" }),
+  ).toBeVisible();
   // and a handle is a slider: an inch up the arrow
   await page.getByRole("slider", { name: "Drag: Cap length" }).last().focus();
   await page.keyboard.press("ArrowRight");
@@ -106,7 +111,9 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   await page.mouse.up();
   await kept(page);
   await page.keyboard.press("Control+z");
-  await expect(page.getByRole("button", { name: "Height, top of cap to foot of sill, 21 feet 6 inches" })).toBeVisible();
+  await expect(
+    page.getByRole("button", { name: "Height, top of cap to foot of sill, 21 feet 6 inches" }),
+  ).toBeVisible();
 
   // point at a stick: its ticket stays from stage to stage
   await page.locator('[data-stick$="story1/post/R2"]').last().click();
@@ -117,7 +124,9 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   await page.getByRole("button", { name: "Section 12×12: show what would do" }).click();
   await page.getByRole("button", { name: /^Strip wood 1\/8 × 1\/8 in/ }).click();
   await expect(page.getByRole("row", { name: /12×12/ })).toContainText("-9.3 %".replace("-", "−"));
-  await expect(page.getByText(/12×12 is not to be had: Strip wood 1\/8 × 1\/8 in is 0\.33 mm too small/)).toBeVisible();
+  await expect(
+    page.getByText(/12×12 is not to be had: Strip wood 1\/8 × 1\/8 in is 0\.3[23] mm too small/),
+  ).toBeVisible();
   await kept(page);
 
   // the cut list: sort it, mark the posts as cut
@@ -139,7 +148,11 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   expect(readFileSync(pdf).subarray(0, 5).toString()).toBe("%PDF-");
   if (existsSync("/usr/bin/pdftoppm")) {
     const pgm = execFileSync("/usr/bin/pdftoppm", ["-r", "254", "-gray", "-singlefile", pdf], { maxBuffer: 1e8 });
-    const [, w, h] = /^P5\s(\d+)\s(\d+)\s\d+\s/.exec(pgm.subarray(0, 40).toString("latin1"))!.map(Number) as [number, number, number];
+    const [, w, h] = /^P5\s(\d+)\s(\d+)\s\d+\s/.exec(pgm.subarray(0, 40).toString("latin1"))!.map(Number) as [
+      number,
+      number,
+      number,
+    ];
     const pixels = pgm.subarray(pgm.length - w * h);
     // ten pixels to the mm: somewhere in the foot of the page lies a dark run of 150 mm
     const runs = Array.from({ length: 400 }, (_, i) => {
@@ -232,7 +245,9 @@ test("the shelf: rename, duplicate, delete and take that back, export and import
   await expect(more("Snowshed")).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(more("Snowshed")).toBeVisible();
-  await page.getByLabel("Job file").setInputFiles({ name: "s.json", mimeType: "application/json", buffer: readFileSync(file) });
+  await page
+    .getByLabel("Job file")
+    .setInputFiles({ name: "s.json", mimeType: "application/json", buffer: readFileSync(file) });
   await expect(page.getByRole("heading", { name: "Snowshed" })).toBeVisible();
 });
 

@@ -54,7 +54,16 @@ function planSheet(job: JobDoc): { drawing: Drawing; k: number; origin: Vec2 } {
   const tick = (p: Vec2): Entity => line([p[0] - 1.2, p[1] - 1.2], [p[0] + 1.2, p[1] + 1.2], "outline");
   const dim = (a: Vec2, b: Vec2, words: string, upright: boolean): void => {
     dims.push(line(a, b, "thin"), tick(a), tick(b));
-    dims.push(text([(a[0] + b[0]) / 2 - (upright ? 1.5 : 0), (a[1] + b[1]) / 2 + (upright ? 0 : 1.2)], words, 3, "middle", "label", upright ? 90 : 0));
+    dims.push(
+      text(
+        [(a[0] + b[0]) / 2 - (upright ? 1.5 : 0), (a[1] + b[1]) / 2 + (upright ? 0 : 1.2)],
+        words,
+        3,
+        "middle",
+        "label",
+        upright ? 90 : 0,
+      ),
+    );
   };
   const dimensions = s.kind.dimensions(s.variant.params, s.context);
   const height = dimensions.find((x) => x.id === "height")!;
@@ -80,7 +89,15 @@ function planSheet(job: JobDoc): { drawing: Drawing; k: number; origin: Vec2 } {
   return {
     drawing: {
       layers: [
-        { name: "border", entities: [frame(0, 0, 300, 250), frame(12, 12, 276, 226), frame(216, 12, 72, 56), line([216, 38], [288, 38], "thin")] },
+        {
+          name: "border",
+          entities: [
+            frame(0, 0, 300, 250),
+            frame(12, 12, 276, 226),
+            frame(216, 12, 72, 56),
+            line([216, 38], [288, 38], "thin"),
+          ],
+        },
         { name: "ground", entities: [line([30, at(height.to)[1] - 0.6], [270, at(height.to)[1] - 2], "thin")] },
         { name: "bent", entities: [line(at([0, 6]), at([0, -80]), "centre"), ...members] },
         { name: "dimensions", entities: dims },
@@ -92,8 +109,13 @@ function planSheet(job: JobDoc): { drawing: Drawing; k: number; origin: Vec2 } {
   };
 }
 
-async function scan(drawing: Drawing): Promise<{ png: Buffer; width: number; height: number; toPixel: (p: Vec2) => Vec2 }> {
-  const svg = toSvg(drawing, { title: "Plan sheet 12", margin: 0 }).replace(/Barlow Condensed|Source Sans 3/g, "DejaVu Sans Condensed");
+async function scan(
+  drawing: Drawing,
+): Promise<{ png: Buffer; width: number; height: number; toPixel: (p: Vec2) => Vec2 }> {
+  const svg = toSvg(drawing, { title: "Plan sheet 12", margin: 0 }).replace(
+    /Barlow Condensed|Source Sans 3/g,
+    "DejaVu Sans Condensed",
+  );
   const flat = await sharp(Buffer.from(svg), { density: 200 })
     .resize({ width: Math.round(300 * PX_PER_SHEET_MM) })
     .flatten({ background: "#efe6cf" })
@@ -101,9 +123,20 @@ async function scan(drawing: Drawing): Promise<{ png: Buffer; width: number; hei
     .toBuffer({ resolveWithObject: true });
   const [w0, h0] = [flat.info.width, flat.info.height];
   const px = w0 / 300;
-  const turned = await sharp(flat.data).rotate(-TILT, { background: "#d9cfb8" }).png().toBuffer({ resolveWithObject: true });
+  const turned = await sharp(flat.data)
+    .rotate(-TILT, { background: "#d9cfb8" })
+    .png()
+    .toBuffer({ resolveWithObject: true });
   const [w, h] = [turned.info.width, turned.info.height];
-  const noise = await sharp({ create: { width: w, height: h, channels: 3, background: "#808080", noise: { type: "gaussian", mean: 128, sigma: 14 } } })
+  const noise = await sharp({
+    create: {
+      width: w,
+      height: h,
+      channels: 3,
+      background: "#808080",
+      noise: { type: "gaussian", mean: 128, sigma: 14 },
+    },
+  })
     .grayscale()
     .png()
     .toBuffer();
@@ -142,6 +175,9 @@ const empty = { ...emptyJob("Empty job"), brief: { ...emptyJob("").brief, railro
 
 mkdirSync("examples", { recursive: true });
 writeFileSync("examples/plan-sheet-12.jpg", png);
-writeFileSync("examples/gulch-trestle.json", writeJobFile({ doc: bent, issues: [], files: { [hash]: png.toString("base64") } }));
+writeFileSync(
+  "examples/gulch-trestle.json",
+  writeJobFile({ doc: bent, issues: [], files: { [hash]: png.toString("base64") } }),
+);
 writeFileSync("examples/empty-job.json", writeJobFile({ doc: empty, issues: [], files: {} }));
 console.log(`plan sheet ${width} × ${height}, ${Math.round(png.length / 1024)} kB`);

@@ -29,7 +29,11 @@ function param(p: Param): object {
     case "section":
       return { ...about, type: "string", pattern: "^\\d+(\\.\\d+)?×\\d+(\\.\\d+)?$", default: p.def };
     case "list":
-      return { ...about, ...list(param(p.of), { minItems: p.labels.length, maxItems: p.labels.length }), default: p.defs };
+      return {
+        ...about,
+        ...list(param(p.of), { minItems: p.labels.length, maxItems: p.labels.length }),
+        default: p.defs,
+      };
   }
 }
 const variant = (params: object) => object({ id, name: text(80), reason: text(1000), params, overrides: record(object({ omit: { type: "boolean" }, ends: point }, ["omit", "ends"])) }); // prettier-ignore

@@ -15,7 +15,9 @@ export const works = (command, args) => spawnSync(command, args, { stdio: "ignor
 function filesIn(path) {
   if (!existsSync(path)) return [];
   if (!statSync(path).isDirectory()) return [path];
-  return readdirSync(path).sort().flatMap((f) => filesIn(join(path, f)));
+  return readdirSync(path)
+    .sort()
+    .flatMap((f) => filesIn(join(path, f)));
 }
 function hashOf(paths) {
   const h = createHash("sha256");
@@ -38,8 +40,14 @@ export function install() {
   });
 }
 export function build() {
-  once("build/.cardo-built", ["app", "core", "public", "package-lock.json", "vite.config.ts", "react-router.config.ts", "tsconfig.json"], () => {
-    console.log("Building …");
-    run(process.execPath, ["node_modules/@react-router/dev/bin.js", "build"], { env: { ...process.env, NODE_ENV: "production" } });
-  });
+  once(
+    "build/.cardo-built",
+    ["app", "core", "public", "package-lock.json", "vite.config.ts", "react-router.config.ts", "tsconfig.json"],
+    () => {
+      console.log("Building …");
+      run(process.execPath, ["node_modules/@react-router/dev/bin.js", "build"], {
+        env: { ...process.env, NODE_ENV: "production" },
+      });
+    },
+  );
 }

@@ -40,13 +40,28 @@ const counted = (file, read) => {
 
 step("lint", bin("node_modules/eslint/bin/eslint.js", ["."]));
 step("format", bin("node_modules/prettier/bin/prettier.cjs", ["--check", "--log-level", "warn", "."]));
-step("types", bin("node_modules/@react-router/dev/bin.js", ["typegen"]) && bin("node_modules/typescript/bin/tsc", ["--noEmit"]));
+step(
+  "types",
+  bin("node_modules/@react-router/dev/bin.js", ["typegen"]) && bin("node_modules/typescript/bin/tsc", ["--noEmit"]),
+);
 rmSync(".cache/unit.json", { force: true });
-const unit = bin("node_modules/vitest/vitest.mjs", ["run", "--reporter=default", "--reporter=json", "--outputFile.json=.cache/unit.json"]);
-if (counted(".cache/unit.json", (j) => [j.numPassedTests, j.numFailedTests + j.numFailedTestSuites - countSuites(j)]) && !unit) failed++;
+const unit = bin("node_modules/vitest/vitest.mjs", [
+  "run",
+  "--reporter=default",
+  "--reporter=json",
+  "--outputFile.json=.cache/unit.json",
+]);
+if (
+  counted(".cache/unit.json", (j) => [j.numPassedTests, j.numFailedTests + j.numFailedTestSuites - countSuites(j)]) &&
+  !unit
+)
+  failed++;
 /** Suites that failed only because a test in them did are counted with that test. */
 function countSuites(j) {
-  return j.testResults.filter((s) => s.status === "failed" && s.assertionResults.some((a) => a.status === "failed")).length + nested(j);
+  return (
+    j.testResults.filter((s) => s.status === "failed" && s.assertionResults.some((a) => a.status === "failed")).length +
+    nested(j)
+  );
 }
 function nested(j) {
   const files = j.testResults.filter((s) => s.status === "failed").length;
@@ -54,7 +69,9 @@ function nested(j) {
 }
 build();
 rmSync(".cache/interface.json", { force: true });
-const ui = bin("node_modules/@playwright/test/cli.js", ["test"], { PLAYWRIGHT_JSON_OUTPUT_NAME: ".cache/interface.json" });
+const ui = bin("node_modules/@playwright/test/cli.js", ["test"], {
+  PLAYWRIGHT_JSON_OUTPUT_NAME: ".cache/interface.json",
+});
 if (counted(".cache/interface.json", (j) => [j.stats.expected + j.stats.flaky, j.stats.unexpected]) && !ui) failed++;
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,6 +1,16 @@
-import { useCallback, useEffect, useLayoutEffect, useRef, useState, type PointerEvent, type ReactNode } from "react";
+import {
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type PointerEvent,
+  type ReactNode,
+} from "react";
 import type { Vec2 } from "core/geometry";
 import { BOARD_KEY } from "~/job/Shortcuts";
+import { RealSize } from "./RealSize";
 
 /** How the drawing lies on the screen: k pixels per unit of the drawing, whose y runs up. */
 export interface BoardView {
@@ -27,18 +37,39 @@ interface Props {
   readonly overlay?: (v: BoardView) => ReactNode;
   /** Standing things: toolbars and the title block. */
   readonly furniture?: ReactNode;
-  /** A press that was no drag, and the stick it was on, if any. */
-  readonly onPoint?: (p: Vec2, stick: string | undefined) => void;
+  /** A press that was no drag, and the sticks it was on, the nearest first. */
+  readonly onPoint?: (p: Vec2, sticks: readonly string[]) => void;
   readonly onMove?: (p: Vec2 | undefined) => void;
   readonly cursor?: string;
   readonly onView?: (v: BoardView) => void;
+  /** Real mm of one unit of the drawing: offers real size on the screen. */
+  readonly unitMm?: number;
 }
 const DEFAULT_PADDING = [60, 40, 60, 40] as const;
 const ZOOM = 1.25;
 const [LEAST, MOST] = [1e-4, 4000];
 
+/** Sticks under a point of the screen, the nearest first, each once. */
+function sticksAt(x: number, y: number): string[] {
+  const ids = document.elementsFromPoint(x, y).map((el) => el.closest<SVGElement>("[data-stick]")?.dataset.stick);
+  return [...new Set(ids.filter((id): id is string => id !== undefined))];
+}
+
 /** The zoomable drawing: wheel and pinch zoom, drag pans, F fits. */
-export function Board({ label, bounds, padding = DEFAULT_PADDING, fitKey, children, overlay, furniture, onPoint, onMove, cursor, onView }: Props) {
+export function Board({
+  label,
+  bounds,
+  padding = DEFAULT_PADDING,
+  fitKey,
+  children,
+  overlay,
+  furniture,
+  onPoint,
+  onMove,
+  cursor,
+  onView,
+  unitMm,
+}: Props) {
   const box = useRef<HTMLDivElement>(null);
   const [size, setSize] = useState<Vec2>();
   const [place, setPlace] = useState({ k: 1, tx: 0, ty: 0 });
@@ -87,22 +118,27 @@ export function Board({ label, bounds, padding = DEFAULT_PADDING, fitKey, childr
     };
   }, [zoomAt]);
 
-  const view: BoardView | undefined = size && {
-    k: place.k,
-    width: size[0],
-    height: size[1],
-    X: (x) => place.tx + place.k * x,
-    Y: (y) => place.ty - place.k * y,
-    toWorld: (px, py) => [(px - place.tx) / place.k, (place.ty - py) / place.k],
-    transform: `translate(${place.tx} ${place.ty}) scale(${place.k} ${-place.k})`,
-  };
+  const view = useMemo(
+    (): BoardView | undefined =>
+      size && {
+        k: place.k,
+        width: size[0],
+        height: size[1],
+        X: (x) => place.tx + place.k * x,
+        Y: (y) => place.ty - place.k * y,
+        toWorld: (px, py) => [(px - place.tx) / place.k, (place.ty - py) / place.k],
+        transform: `translate(${place.tx} ${place.ty}) scale(${place.k} ${-place.k})`,
+      },
+    [place, size],
+  );
+  const tellView = useRef(onView);
+  tellView.current = onView;
   useEffect(() => {
-    if (view) onView?.(view);
-  });
+    if (view) tellView.current?.(view);
+  }, [view]);
 
   const pointers = useRef(new Map<number, Vec2>());
   const moved = useRef(0);
-  const pressed = useRef<string>(undefined);
   const at = (e: PointerEvent): Vec2 => {
     const r = box.current!.getBoundingClientRect();
     return [e.clientX - r.left, e.clientY - r.top];
@@ -111,7 +147,6 @@ export function Board({ label, bounds, padding = DEFAULT_PADDING, fitKey, childr
     if (e.button > 1) return;
     pointers.current.set(e.pointerId, at(e));
     moved.current = 0;
-    pressed.current = (e.target as Element).closest<SVGElement>("[data-stick]")?.dataset.stick;
     e.currentTarget.setPointerCapture(e.pointerId);
   };
   const move = (e: PointerEvent): void => {
@@ -132,12 +167,17 @@ export function Board({ label, bounds, padding = DEFAULT_PADDING, fitKey, childr
     if (!pointers.current.delete(e.pointerId)) return;
     if (moved.current < 4 && view && e.type === "pointerup") {
       const p = at(e);
-      onPoint?.(view.toWorld(p[0], p[1]), pressed.current);
+      onPoint?.(view.toWorld(p[0], p[1]), sticksAt(e.clientX, e.clientY));
     }
   };
 
   return (
-    <div ref={box} role="region" aria-label={label} className="relative h-full min-w-0 flex-1 touch-none overflow-hidden select-none">
+    <div
+      ref={box}
+      role="region"
+      aria-label={label}
+      className="relative h-full min-w-0 flex-1 touch-none overflow-hidden select-none"
+    >
       {view && (
         <>
           <svg
@@ -157,15 +197,28 @@ export function Board({ label, bounds, padding = DEFAULT_PADDING, fitKey, childr
         </>
       )}
       <div className="absolute bottom-3.5 left-5 flex gap-1.5">
-        <button type="button" className="btn !px-0 w-[34px]" aria-label="Zoom out" onClick={() => size && zoomAt(1 / ZOOM, size[0] / 2, size[1] / 2)}>
+        <button
+          type="button"
+          className="btn !px-0 w-[34px]"
+          aria-label="Zoom out"
+          onClick={() => size && zoomAt(1 / ZOOM, size[0] / 2, size[1] / 2)}
+        >
           −
         </button>
-        <button type="button" className="btn !px-0 w-[34px]" aria-label="Zoom in" onClick={() => size && zoomAt(ZOOM, size[0] / 2, size[1] / 2)}>
+        <button
+          type="button"
+          className="btn !px-0 w-[34px]"
+          aria-label="Zoom in"
+          onClick={() => size && zoomAt(ZOOM, size[0] / 2, size[1] / 2)}
+        >
           +
         </button>
         <button type="button" className="btn !px-2.5" title="Fit the drawing (F)" onClick={fit}>
           Fit
         </button>
+        {unitMm && (
+          <RealSize onSize={(perMm) => size && zoomAt((perMm * unitMm) / place.k, size[0] / 2, size[1] / 2)} />
+        )}
       </div>
       {furniture}
     </div>

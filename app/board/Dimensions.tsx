@@ -33,16 +33,21 @@ export function placeDimensions({ dims, view, bounds, print }: Props): Placed[] 
       out.push({ d, a: [bx, by], b: [bx, by], figure: [bx + 16 + w / 2, by], feet: [] });
     } else if (d.side === "left" || d.side === "right") {
       const x = d.side === "left" ? view.X(bounds.min[0]) - off - 14 : view.X(bounds.max[0]) + off;
-      const foot = (px: number, py: number): readonly [number, number, number, number] => [px + (d.side === "left" ? -5 : 5), py, x + (d.side === "left" ? -5 : 5), py];
+      const foot = (px: number, py: number): readonly [number, number, number, number] => [
+        px + (d.side === "left" ? -5 : 5),
+        py,
+        x + (d.side === "left" ? -5 : 5),
+        py,
+      ];
       out.push({ d, a: [x, ay], b: [x, by], figure: [x, (ay + by) / 2], feet: [foot(ax, ay), foot(bx, by)] });
     } else {
       const y = d.side === "top" ? view.Y(bounds.max[1]) - off : view.Y(bounds.min[1]) + off;
       const s = d.side === "top" ? -5 : 5;
       const w = print(d).length * 8 + 18;
-      let [fx, fy] = [(ax + bx) / 2, y];
-      while (taken.some((t) => Math.abs(t.y - fy) < 22 && Math.abs(t.x - fx) < (t.w + w) / 2)) fx += ax < bx ? -8 : 8;
-      taken.push({ x: fx, y: fy, w });
-      out.push({ d, a: [ax, y], b: [bx, y], figure: [fx, fy], feet: [[ax, ay + s, ax, y + s], [bx, by + s, bx, y + s]] }); // prettier-ignore
+      let fx = (ax + bx) / 2;
+      while (taken.some((t) => Math.abs(t.y - y) < 22 && Math.abs(t.x - fx) < (t.w + w) / 2)) fx += ax < bx ? -8 : 8;
+      taken.push({ x: fx, y, w });
+      out.push({ d, a: [ax, y], b: [bx, y], figure: [fx, y], feet: [[ax, ay + s, ax, y + s], [bx, by + s, bx, y + s]] }); // prettier-ignore
     }
   }
   return out;
@@ -74,11 +79,25 @@ export function DimensionLines({ placed }: { placed: readonly Placed[] }) {
 }
 
 /** The figures: those of parameters are buttons to type into, derived ones are not. */
-export function DimensionFigures({ placed, print, structure, tell }: { placed: readonly Placed[]; print: (d: Dimension) => string; structure: string; tell: (s: string) => void }) {
+export function DimensionFigures({
+  placed,
+  print,
+  structure,
+  tell,
+}: {
+  placed: readonly Placed[];
+  print: (d: Dimension) => string;
+  structure: string;
+  tell: (s: string) => void;
+}) {
   return (
     <>
       {placed.map(({ d, figure }) => (
-        <div key={d.id} className="absolute -translate-x-1/2 -translate-y-1/2" style={{ left: figure[0], top: figure[1] }}>
+        <div
+          key={d.id}
+          className="absolute -translate-x-1/2 -translate-y-1/2"
+          style={{ left: figure[0], top: figure[1] }}
+        >
           {d.param ? (
             <ParamFigure structure={structure} path={d.param} label={d.label} text={print(d)} tell={tell} />
           ) : (

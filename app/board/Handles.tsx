@@ -6,17 +6,45 @@ import type { BoardView } from "./Board";
 import { setParam } from "./useParam";
 
 /** Squares to drag: each is the inverse of its dimension along its axis. Arrow keys move by an inch, with Shift by a foot. */
-export function Handles({ dims, view, structure, scale, tell }: { dims: readonly Dimension[]; view: BoardView; structure: string; scale: Scale; tell: (s: string) => void }) {
+export function Handles({
+  dims,
+  view,
+  structure,
+  scale,
+  tell,
+}: {
+  dims: readonly Dimension[];
+  view: BoardView;
+  structure: string;
+  scale: Scale;
+  tell: (s: string) => void;
+}) {
   return (
     <>
       {dims.flatMap((d) =>
-        d.handles.map((h, i) => <HandleButton key={`${d.id}-${i}`} d={d} h={h} view={view} structure={structure} scale={scale} tell={tell} />),
+        d.handles.map((h, i) => (
+          <HandleButton key={`${d.id}-${i}`} d={d} h={h} view={view} structure={structure} scale={scale} tell={tell} />
+        )),
       )}
     </>
   );
 }
 
-function HandleButton({ d, h, view, structure, scale, tell }: { d: Dimension; h: Handle; view: BoardView; structure: string; scale: Scale; tell: (s: string) => void }) {
+function HandleButton({
+  d,
+  h,
+  view,
+  structure,
+  scale,
+  tell,
+}: {
+  d: Dimension;
+  h: Handle;
+  view: BoardView;
+  structure: string;
+  scale: Scale;
+  tell: (s: string) => void;
+}) {
   const job = useJob();
   const start = useRef<{ x: number; y: number; value: number; last: number; k: number } | undefined>(undefined);
   const frame = useRef(0);
@@ -86,7 +114,9 @@ function HandleButton({ d, h, view, structure, scale, tell }: { d: Dimension; h:
       onPointerCancel={up}
       onKeyDown={key}
     >
-      <span className={`block size-3.5 rounded-[2px] border-2 border-vermilion ${active ? "bg-vermilion" : "bg-film"}`} />
+      <span
+        className={`block size-3.5 rounded-[2px] border-2 border-vermilion ${active ? "bg-vermilion" : "bg-film"}`}
+      />
       <span className="sr-only">{d.label}</span>
     </button>
   );

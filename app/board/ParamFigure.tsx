@@ -3,7 +3,19 @@ import { Figure } from "~/job/units";
 import { useParam } from "./useParam";
 
 /** A figure of the drawing that is a button: press, type, Enter. */
-export function ParamFigure({ structure, path, label, text, tell }: { structure: string; path: string; label: string; text: string; tell: (s: string) => void }) {
+export function ParamFigure({
+  structure,
+  path,
+  label,
+  text,
+  tell,
+}: {
+  structure: string;
+  path: string;
+  label: string;
+  text: string;
+  tell: (s: string) => void;
+}) {
   const param = useParam(structure, path);
   const [typing, setTyping] = useState(false);
   const [errors, setErrors] = useState<readonly string[]>([]);
@@ -67,7 +79,10 @@ export function ParamFigure({ structure, path, label, text, tell }: { structure:
         }}
       />
       {errors.length > 0 && (
-        <p role="alert" className="absolute top-full left-1/2 z-30 mt-1 w-72 -translate-x-1/2 border border-fault bg-film p-2 text-[15px] text-fault">
+        <p
+          role="alert"
+          className="absolute top-full left-1/2 z-30 mt-1 w-72 -translate-x-1/2 border border-fault bg-film p-2 text-[15px] text-fault"
+        >
           {errors[0]}
         </p>
       )}

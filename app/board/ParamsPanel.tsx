@@ -5,7 +5,26 @@ import { SelectField, TextField } from "~/ui/Fields";
 import { useUnits } from "~/job/units";
 import { useParam } from "./useParam";
 
-const SECTIONS = ["1×6", "2×6", "2×8", "2×10", "2×12", "3×8", "3×10", "3×12", "4×8", "4×10", "6×8", "8×8", "8×10", "10×10", "10×12", "12×12", "12×14", "14×14"];
+const SECTIONS = [
+  "1×6",
+  "2×6",
+  "2×8",
+  "2×10",
+  "2×12",
+  "3×8",
+  "3×10",
+  "3×12",
+  "4×8",
+  "4×10",
+  "6×8",
+  "8×8",
+  "8×10",
+  "10×10",
+  "10×12",
+  "12×12",
+  "12×14",
+  "14×14",
+];
 
 /** The same parameters as on the drawing, as a list. */
 export function ParamsPanel({ structure }: { structure: string }) {
@@ -37,7 +56,9 @@ export function ParamsPanel({ structure }: { structure: string }) {
 } // prettier-ignore
 
 function pathsOf(spec: Spec): { path: string; group: string }[] {
-  return Object.entries(spec).flatMap(([k, p]) => (p.type === "list" ? p.labels.map((_, i) => ({ path: `${k}.${i}`, group: p.group })) : [{ path: k, group: p.group }]));
+  return Object.entries(spec).flatMap(([k, p]) =>
+    p.type === "list" ? p.labels.map((_, i) => ({ path: `${k}.${i}`, group: p.group })) : [{ path: k, group: p.group }],
+  );
 }
 
 function ParamField({ structure, path }: { structure: string; path: string }) {
@@ -47,28 +68,52 @@ function ParamField({ structure, path }: { structure: string; path: string }) {
     case "flag":
       return (
         <label className="flex min-h-[28px] items-center gap-2 text-[15px]" title={p.spec.help}>
-          <input type="checkbox" className="size-5 accent-[var(--vermilion)]" checked={Boolean(p.value)} onChange={(e) => p.setValue(e.target.checked)} />
+          <input
+            type="checkbox"
+            className="size-5 accent-[var(--vermilion)]"
+            checked={Boolean(p.value)}
+            onChange={(e) => p.setValue(e.target.checked)}
+          />
           {p.label}
         </label>
       );
     case "choice":
-      return <SelectField label={p.label} value={String(p.value)} options={p.spec.options} keep={(v) => void p.setValue(v)} />;
+      return (
+        <SelectField
+          label={p.label}
+          value={String(p.value)}
+          options={p.spec.options}
+          keep={(v) => void p.setValue(v)}
+        />
+      );
     case "section":
       return <SectionField p={p} />;
     case "count": {
       const { min, max } = p.spec;
-      const options = Array.from({ length: max - min + 1 }, (_, i) => ({ value: String(min + i), label: String(min + i) }));
+      const options = Array.from({ length: max - min + 1 }, (_, i) => ({
+        value: String(min + i),
+        label: String(min + i),
+      }));
       return <CountField p={p} options={options} />;
     }
     case "length":
-      return <TextField label={p.label} value={p.text} hint={`${M(Number(p.value) / scale.ratio)} on the model. ${p.spec.help}`} keep={p.set} />;
+      return (
+        <TextField
+          label={p.label}
+          value={p.text}
+          hint={`${M(Number(p.value) / scale.ratio)} on the model. ${p.spec.help}`}
+          keep={p.set}
+        />
+      );
     case "batter":
       return <TextField label={p.label} value={p.text} hint={`Inches in 12. ${p.spec.help}`} keep={p.set} />;
   }
 }
 
 type ParamHook = ReturnType<typeof useParam>;
-const SectionField = ({ p }: { p: ParamHook }) => <TextField label={p.label} value={p.text} hint={p.spec.help} keep={p.set} />;
+const SectionField = ({ p }: { p: ParamHook }) => (
+  <TextField label={p.label} value={p.text} hint={p.spec.help} keep={p.set} />
+);
 
 function CountField({ p, options }: { p: ParamHook; options: { value: string; label: string }[] }) {
   const keep = (v: string): void => {

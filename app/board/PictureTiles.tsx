@@ -26,17 +26,28 @@ export function PictureTiles({ picture, calibration, anchor, unit, view, opacity
   const top = Math.max(0, Math.ceil(Math.log2(Math.max(picture.width, picture.height) / TILE)));
   const level = Math.max(0, Math.min(top, top + Math.ceil(Math.log2(Math.max(perPixel, 1e-9)) - 0.25)));
   const det = m[0] * m[3] - m[1] * m[2];
-  const toPicture = ([x, y]: Vec2): Vec2 => [(m[3] * (x - m[4]) - m[2] * (y - m[5])) / det, (m[0] * (y - m[5]) - m[1] * (x - m[4])) / det];
+  const toPicture = ([x, y]: Vec2): Vec2 => [
+    (m[3] * (x - m[4]) - m[2] * (y - m[5])) / det,
+    (m[0] * (y - m[5]) - m[1] * (x - m[4])) / det,
+  ];
   const corners = ([[0, 0], [view.width, 0], [0, view.height], [view.width, view.height]] as const).map(([x, y]) => toPicture(view.toWorld(x, y))); // prettier-ignore
-  const span = (k: 0 | 1): readonly [number, number] => [Math.min(...corners.map((c) => c[k])), Math.max(...corners.map((c) => c[k]))];
+  const span = (k: 0 | 1): readonly [number, number] => [
+    Math.min(...corners.map((c) => c[k])),
+    Math.max(...corners.map((c) => c[k])),
+  ];
   const tilesOf = (z: number) => {
     const size = TILE * 2 ** (top - z);
     const range = (k: 0 | 1, limit: number): number[] => {
       const [lo, hi] = span(k);
-      const [from, to] = [Math.max(0, Math.floor(lo / size)), Math.min(Math.ceil(limit / size) - 1, Math.floor(hi / size))];
+      const [from, to] = [
+        Math.max(0, Math.floor(lo / size)),
+        Math.min(Math.ceil(limit / size) - 1, Math.floor(hi / size)),
+      ];
       return Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => from + i);
     };
-    return range(1, picture.height).flatMap((row) => range(0, picture.width).map((column) => ({ z, row, column, size })));
+    return range(1, picture.height).flatMap((row) =>
+      range(0, picture.width).map((column) => ({ z, row, column, size })),
+    );
   };
   const wanted = [...(level > 0 ? tilesOf(0) : []), ...tilesOf(level)];
   const clip = `picture-${picture.hash.slice(0, 8)}`;

@@ -14,14 +14,21 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
   const face = shape.ends[0][0]?.face ?? "-w";
   const [up, across] = [UP[face] ?? UP["-w"]!, ACROSS[face] ?? ACROSS["-w"]!];
   const depth = Math.max(...shape.corners.map((c) => dot(c, up))) - Math.min(...shape.corners.map((c) => dot(c, up)));
-  const thick = Math.max(...shape.corners.map((c) => dot(c, across))) - Math.min(...shape.corners.map((c) => dot(c, across)));
+  const thick =
+    Math.max(...shape.corners.map((c) => dot(c, across))) - Math.min(...shape.corners.map((c) => dot(c, across)));
   const k = Math.min(MOST_DEPTH / depth, Math.max(LEAST_DEPTH / depth, WIDTH / shape.overall));
   const broken = shape.overall * k > WIDTH + 1;
   const [h1, h2] = [depth * k, thick * k];
   const angle = (end: 0 | 1): string =>
     shape.ends[end].map((c) => [c.mitre, c.bevel].filter((a) => Math.abs(a) > 0.005).map((a) => `${printNumber(Math.abs(a), 1)}°`).join(" / ")).filter(Boolean).join(", "); // prettier-ignore
   return (
-    <svg width={WIDTH + 14} height={h1 + h2 + 96} className="block" role="img" aria-label={`Drawing of the piece, ${length} tip to tip`}>
+    <svg
+      width={WIDTH + 14}
+      height={h1 + h2 + 96}
+      className="block"
+      role="img"
+      aria-label={`Drawing of the piece, ${length} tip to tip`}
+    >
       <g transform="translate(7 6)">
         <line x1={0} x2={WIDTH} y1={9} y2={9} stroke="var(--ink)" strokeWidth={0.9} />
         {[0, WIDTH].map((x) => (
@@ -30,7 +37,17 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
             <line x1={x - 4} x2={x + 4} y1={13} y2={5} strokeWidth={1.7} />
           </g>
         ))}
-        <text x={WIDTH / 2} y={14} textAnchor="middle" fontSize={15} fontWeight={600} fill="var(--ink)" stroke="var(--film)" strokeWidth={7} paintOrder="stroke">
+        <text
+          x={WIDTH / 2}
+          y={14}
+          textAnchor="middle"
+          fontSize={15}
+          fontWeight={600}
+          fill="var(--ink)"
+          stroke="var(--film)"
+          strokeWidth={7}
+          paintOrder="stroke"
+        >
           {length}
         </text>
         <Outline shape={shape} axis={up} k={k} y={28 + h1 / 2} broken={broken} styrene={styrene} id="face" />
@@ -43,7 +60,15 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
         <text x={WIDTH / 2} y={28 + h1 + 15} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
           {angle(0) || angle(1) ? "from above, this face down" : "square both ends"}
         </text>
-        <Outline shape={shape} axis={across} k={k} y={28 + h1 + 28 + h2 / 2} broken={broken} styrene={styrene} id="edge" />
+        <Outline
+          shape={shape}
+          axis={across}
+          k={k}
+          y={28 + h1 + 28 + h2 / 2}
+          broken={broken}
+          styrene={styrene}
+          id="edge"
+        />
         <text x={WIDTH / 2} y={28 + h1 + 28 + h2 + 16} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
           edge
         </text>
@@ -52,7 +77,23 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
   );
 }
 
-function Outline({ shape, axis, k, y, broken, styrene, id }: { shape: PieceShape; axis: Vec3; k: number; y: number; broken: boolean; styrene: boolean; id: string }) {
+function Outline({
+  shape,
+  axis,
+  k,
+  y,
+  broken,
+  styrene,
+  id,
+}: {
+  shape: PieceShape;
+  axis: Vec3;
+  k: number;
+  y: number;
+  broken: boolean;
+  styrene: boolean;
+  id: string;
+}) {
   const flat = (c: Vec3): Vec2 => [c[0], dot(c, axis)];
   const points = (corners: readonly Vec3[], shift: number): string =>
     hull(corners.map(flat), 1e-6)
@@ -69,7 +110,13 @@ function Outline({ shape, axis, k, y, broken, styrene, id }: { shape: PieceShape
             <rect x={p.from} y={y - 60} width={p.to - p.from} height={120} />
           </clipPath>
           <g clipPath={`url(#break-${id}-${i})`}>
-            <polygon points={points(shape.corners, p.shift)} fill={fill} stroke="var(--ink)" strokeWidth={1.4} strokeLinejoin="round" />
+            <polygon
+              points={points(shape.corners, p.shift)}
+              fill={fill}
+              stroke="var(--ink)"
+              strokeWidth={1.4}
+              strokeLinejoin="round"
+            />
             {shape.notchCorners.map((n, j) => (
               <polygon key={j} points={points(n, p.shift)} fill="var(--film)" stroke="var(--ink)" strokeWidth={1.1} />
             ))}
@@ -78,7 +125,13 @@ function Outline({ shape, axis, k, y, broken, styrene, id }: { shape: PieceShape
       ))}
       {broken &&
         [half - 5, half + 5].map((x) => (
-          <polyline key={x} points={`${x},${y - 28} ${x - 4},${y - 6} ${x + 4},${y + 6} ${x},${y + 28}`} fill="none" stroke="var(--ink-2)" strokeWidth={0.9} />
+          <polyline
+            key={x}
+            points={`${x},${y - 28} ${x - 4},${y - 6} ${x + 4},${y + 6} ${x},${y + 28}`}
+            fill="none"
+            stroke="var(--ink-2)"
+            strokeWidth={0.9}
+          />
         ))}
     </g>
   );

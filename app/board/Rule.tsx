@@ -3,11 +3,22 @@ import type { Scale } from "core/units";
 import { MM_PER_FOOT, type Units } from "core/units";
 
 /** Distances between long ticks that read well. */
-const nice = (least: number, steps: readonly number[]): number => steps.find((s) => s >= least) ?? steps[steps.length - 1]!;
+const nice = (least: number, steps: readonly number[]): number =>
+  steps.find((s) => s >= least) ?? steps[steps.length - 1]!;
 const STEPS = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
 
 /** The two-way rule: prototype above, model below, at the scale of the drawing. `perModel` is pixels per model mm. */
-export function Rule({ view, scale, units, perModel }: { view: BoardView | undefined; scale: Scale; units: Units; perModel: number }) {
+export function Rule({
+  view,
+  scale,
+  units,
+  perModel,
+}: {
+  view: BoardView | undefined;
+  scale: Scale;
+  units: Units;
+  perModel: number;
+}) {
   if (!view) return <div className="h-full" />;
   const width = view.width;
   const start = 24;
@@ -22,7 +33,14 @@ export function Rule({ view, scale, units, perModel }: { view: BoardView | undef
       <line x1={start} x2={width} y1={25.5} y2={25.5} stroke="var(--ink)" strokeWidth={1} />
       {up.map((t) => (
         <g key={`u${t.n}`}>
-          <line x1={start + t.x} x2={start + t.x} y1={25} y2={t.long ? 10 : 18} stroke="var(--ink)" strokeWidth={t.long ? 1.1 : 0.7} />
+          <line
+            x1={start + t.x}
+            x2={start + t.x}
+            y1={25}
+            y2={t.long ? 10 : 18}
+            stroke="var(--ink)"
+            strokeWidth={t.long ? 1.1 : 0.7}
+          />
           {t.long && (
             <text x={start + t.x + 4} y={11} fontSize={13} fill="var(--ink)">
               {label(t.n)}
@@ -33,7 +51,14 @@ export function Rule({ view, scale, units, perModel }: { view: BoardView | undef
       ))}
       {down.map((t) => (
         <g key={`d${t.n}`}>
-          <line x1={start + t.x} x2={start + t.x} y1={26} y2={t.long ? 41 : 33} stroke="var(--ink)" strokeWidth={t.long ? 1.1 : 0.7} />
+          <line
+            x1={start + t.x}
+            x2={start + t.x}
+            y1={26}
+            y2={t.long ? 41 : 33}
+            stroke="var(--ink)"
+            strokeWidth={t.long ? 1.1 : 0.7}
+          />
           {t.long && (
             <text x={start + t.x + 4} y={47} fontSize={13} fill="var(--ink)">
               {label(t.n)}
@@ -51,6 +76,7 @@ function ticks(width: number, perUnit: number): { n: number; x: number; long: bo
   const minor = nice(7 / perUnit, STEPS.filter((s) => Math.abs((major / s) % 1) < 1e-9 || Math.abs(((major / s) % 1) - 1) < 1e-9)); // prettier-ignore
   const out = [];
   const per = Math.round(major / minor);
-  for (let i = 0; i * minor * perUnit < width; i++) out.push({ n: i * minor, x: i * minor * perUnit, long: i % per === 0 });
+  for (let i = 0; i * minor * perUnit < width; i++)
+    out.push({ n: i * minor, x: i * minor * perUnit, long: i % per === 0 });
   return out;
 }

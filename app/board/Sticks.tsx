@@ -8,11 +8,24 @@ interface Props {
   /** Sticks drawn as hidden behind the rest. */
   readonly hidden: ReadonlySet<string>;
   readonly ghost?: boolean;
+  /** Tint each stick by what it does. */
+  readonly roles?: boolean;
 }
-const pathOf = (s: Shown): string => s.outlines.map((o) => `M${o.map((p) => `${p[0].toFixed(4)} ${p[1].toFixed(4)}`).join("L")}Z`).join("");
+/** Tints of the roles: told apart by lightness as well as hue, and named in the legend beside the board. */
+const ROLE_TINTS: readonly (readonly [RegExp, string, string])[] = [
+  [/^cap$/, "cap", "#c9b27a"],
+  [/post$/, "posts", "#e6cf9c"],
+  [/sill$/, "sills", "#a9c2a4"],
+  [/^sash/, "sash braces", "#9fb4c8"],
+  [/^sway/, "sway braces", "#d9a58c"],
+];
+export const roleTint = (role: string): string => ROLE_TINTS.find(([r]) => r.test(role))?.[2] ?? "#d8d4c7";
+export const ROLE_LEGEND = ROLE_TINTS.map(([r, name, tint]) => ({ has: (role: string) => r.test(role), name, tint }));
+const pathOf = (s: Shown): string =>
+  s.outlines.map((o) => `M${o.map((p) => `${p[0].toFixed(4)} ${p[1].toFixed(4)}`).join("L")}Z`).join("");
 
 /** Sticks as timber, in the drawing's own units: panning and zooming does not draw them again. */
-export const Sticks = memo(function Sticks({ shown, selected, styrene, hidden, ghost }: Props) {
+export const Sticks = memo(function Sticks({ shown, selected, styrene, hidden, ghost, roles }: Props) {
   return (
     <g>
       {shown.map((s) => {
@@ -26,7 +39,15 @@ export const Sticks = memo(function Sticks({ shown, selected, styrene, hidden, g
             vectorEffect="non-scaling-stroke"
             style={{
               cursor: "pointer",
-              fill: picked ? "var(--picked)" : back ? "transparent" : styrene.has(s.id) ? "var(--styrene)" : "var(--timber)",
+              fill: picked
+                ? "var(--picked)"
+                : back
+                  ? "transparent"
+                  : roles
+                    ? roleTint(s.role)
+                    : styrene.has(s.id)
+                      ? "var(--styrene)"
+                      : "var(--timber)",
               fillOpacity: ghost && !picked ? 0.55 : picked ? 0.85 : 1,
               stroke: picked ? "var(--vermilion)" : back ? "var(--ink-2)" : "var(--ink)",
               strokeWidth: picked ? 2 : back ? 1 : 1.5,

@@ -6,7 +6,8 @@ import { Figure, useUnits } from "~/job/units";
 import { PieceDrawing } from "./PieceDrawing";
 
 /** Whether a stock item is styrene. */
-export const isStyrene = (item: string): boolean => SERIES.find((s) => item.startsWith(`${s.id}/`))?.material === "styrene";
+export const isStyrene = (item: string): boolean =>
+  SERIES.find((s) => item.startsWith(`${s.id}/`))?.material === "styrene";
 
 /** The ticket of the stick that is pointed at: the same wherever a piece is named. */
 export function Ticket() {
@@ -18,7 +19,9 @@ export function Ticket() {
     return (
       <section>
         <h2 className="label">Piece</h2>
-        <p className="mt-1 text-ink-2">Point at a stick to see its ticket: lengths, both end cuts, and what it is cut from.</p>
+        <p className="mt-1 text-ink-2">
+          Point at a stick to see its ticket: lengths, both end cuts, and what it is cut from.
+        </p>
       </section>
     );
   const { shape } = piece;
@@ -39,7 +42,8 @@ export function Ticket() {
     <section aria-label={`Ticket of ${piece.mark}`}>
       <h2 className="label">Piece</h2>
       <p className="head text-[21px] leading-tight">
-        <span className="text-vermilion">{piece.mark}</span> {piece.role} · {piece.sticks.length} {piece.sticks.length === 1 ? "of them" : "alike"}
+        <span className="text-vermilion">{piece.mark}</span> {piece.role} · {piece.sticks.length}{" "}
+        {piece.sticks.length === 1 ? "of them" : "alike"}
       </p>
       <div className="mt-2">
         <PieceDrawing shape={shape} length={M(shape.overall)} styrene={isStyrene(piece.stock)} />
@@ -63,14 +67,24 @@ export function Ticket() {
               <Row what="Far end" model={ends.far} proto="" />
             </>
           )}
-          <Row what="Section" model={shape.section.map((x) => x.toFixed(2)).join(" × ") + " mm"} proto={piece.nominal.join("×")} />
+          <Row
+            what="Section"
+            model={shape.section.map((x) => x.toFixed(2)).join(" × ") + " mm"}
+            proto={piece.nominal.join("×")}
+          />
         </tbody>
       </table>
       <dl className="mt-3 text-[15px]">
         <Pair label="Stock">{items.get(piece.stock)?.name ?? piece.stock}</Pair>
         {piece.handOf && <Pair label="Hand">mirror of {piece.handOf}</Pair>}
         <Pair label="Goes to">{piece.sticks.map(whereWords).join("; ")}</Pair>
-        {cut.length > 0 && <Pair label="Cut">{cut.length === piece.sticks.length && cut.every((c) => c.state === "valid") ? "all, still valid" : cut.map((c) => c.words).join("; ")}</Pair>}
+        {cut.length > 0 && (
+          <Pair label="Cut">
+            {cut.length === piece.sticks.length && cut.every((c) => c.state === "valid")
+              ? "all, still valid"
+              : cut.map((c) => c.words).join("; ")}
+          </Pair>
+        )}
       </dl>
       {structure && (
         <button className="link mt-2 text-[15px]" onClick={leaveOut}>

@@ -20,13 +20,27 @@ export function useParam(structure: string, path: string) {
   const spec = paramAt(kindOf(s.kind).spec, path)!;
   const value = valueAt(chosenVariant(s).params, path);
   const unit = doc.brief.units.prototype;
-  const text = spec.type === "length" ? printPrototype(Number(value) as Prototype, unit, 64) : spec.type === "batter" ? String(Number(Number(value).toFixed(4))) : String(value);
-  const setValue = (v: unknown): readonly string[] => edit(`${spec.label}: ${typeof v === "string" || typeof v === "boolean" ? String(v) : printParam(spec, v)}`, setParam(structure, path, v));
+  const text =
+    spec.type === "length"
+      ? printPrototype(Number(value) as Prototype, unit, 64)
+      : spec.type === "batter"
+        ? String(Number(Number(value).toFixed(4)))
+        : String(value);
+  const setValue = (v: unknown): readonly string[] =>
+    edit(
+      `${spec.label}: ${typeof v === "string" || typeof v === "boolean" ? String(v) : printParam(spec, v)}`,
+      setParam(structure, path, v),
+    );
   const set = (words: string): readonly string[] => {
     const read = readParam(spec, words, barePrototype(unit));
     return read.ok ? (Math.abs(Number(read.value) - Number(value)) < 1e-9 ? [] : setValue(read.value)) : [read.error];
   };
-  const unitHint = spec.type === "length" ? `prototype, a bare number is ${unit === "m" ? "metres" : "feet"}` : spec.type === "batter" ? "inches in 12" : "a whole number";
+  const unitHint =
+    spec.type === "length"
+      ? `prototype, a bare number is ${unit === "m" ? "metres" : "feet"}`
+      : spec.type === "batter"
+        ? "inches in 12"
+        : "a whole number";
   return { spec, value, text, set, setValue, unitHint, label: spec.label };
 }
 
@@ -38,9 +52,17 @@ export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): R
     return p.ok ? { ok: true, value: p.mm } : p;
   }
   if (spec.type === "batter" || spec.type === "count") {
-    const m = /^\s*([0-9]+(?:[.,][0-9]+)?|[.,][0-9]+|\d+\s+\d+\/\d+|\d+\/\d+)\s*(?:(?:in|:)\s*12|in\.?\s*(?:per|\/)\s*(?:ft|foot))?\s*$/i.exec(words);
+    const m =
+      /^\s*([0-9]+(?:[.,][0-9]+)?|[.,][0-9]+|\d+\s+\d+\/\d+|\d+\/\d+)\s*(?:(?:in|:)\s*12|in\.?\s*(?:per|\/)\s*(?:ft|foot))?\s*$/i.exec(
+        words,
+      );
     const value = m ? m[1]!.replace(",", ".").split(/\s+/).reduce((t, w) => t + (w.includes("/") ? Number(w.split("/")[0]) / Number(w.split("/")[1]) : Number(w)), 0) : NaN; // prettier-ignore
-    return Number.isFinite(value) ? { ok: true, value } : { ok: false, error: `Read “${words.trim()}”; write ${spec.type === "batter" ? "the inches of lean in 12, such as 2.5 or 2 1/2" : "a whole number"}.` };
+    return Number.isFinite(value)
+      ? { ok: true, value }
+      : {
+          ok: false,
+          error: `Read “${words.trim()}”; write ${spec.type === "batter" ? "the inches of lean in 12, such as 2.5 or 2 1/2" : "a whole number"}.`,
+        };
   }
   const section = /^\s*(\d+(?:\.\d+)?)\s*[x×*]\s*(\d+(?:\.\d+)?)\s*$/i.exec(words);
   if (spec.type === "section")

@@ -11,8 +11,8 @@ export function ConflictDialog() {
         <DialogPanel className="max-w-lg border border-edge bg-film p-6">
           <DialogTitle className="head text-2xl">Another tab changed this job first</DialogTitle>
           <p className="my-3">
-            What it did is kept. Your last change was made on an older state and is not in the job yet. Keep your structure as a variant beside the other, or go on
-            from what is there.
+            What it did is kept. Your last change was made on an older state and is not in the job yet. Keep your
+            structure as a variant beside the other, or go on from what is there.
           </p>
           <div className="mt-5 flex gap-3">
             <button className="act" onClick={() => void settleConflict(true)}>

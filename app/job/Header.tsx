@@ -1,4 +1,9 @@
-import { ArrowUturnLeftIcon, ArrowUturnRightIcon, LightBulbIcon, QuestionMarkCircleIcon } from "@heroicons/react/24/outline";
+import {
+  ArrowUturnLeftIcon,
+  ArrowUturnRightIcon,
+  LightBulbIcon,
+  QuestionMarkCircleIcon,
+} from "@heroicons/react/24/outline";
 import { useEffect, useState } from "react";
 import { scaleLabel } from "core/units";
 import { Link } from "react-router";
@@ -10,7 +15,8 @@ export function Header({ stage }: { stage: string }) {
   const job = useJob();
   const { doc, design } = job;
   const units = doc.brief.units;
-  const set = (change: Partial<typeof units>): void => void job.edit("Change units", (d) => void Object.assign(d.brief.units, change));
+  const set = (change: Partial<typeof units>): void =>
+    void job.edit("Change units", (d) => void Object.assign(d.brief.units, change));
   const structure = design.structures[0]?.structure.name;
   return (
     <header className="flex h-[52px] shrink-0 items-center gap-3 border-b border-hair px-5">
@@ -19,17 +25,46 @@ export function Header({ stage }: { stage: string }) {
         {[stage === "framing" || stage === "jigs" ? structure : "", doc.brief.railroad].filter(Boolean).join(" · ")}
       </span>
       <div className="ml-auto flex items-center gap-1.5">
-        <IconButton label={job.undoLabel ? `Undo: ${job.undoLabel}` : "Undo"} disabled={!job.canUndo} onClick={job.undo}>
+        <IconButton
+          label={job.undoLabel ? `Undo: ${job.undoLabel}` : "Undo"}
+          disabled={!job.canUndo}
+          onClick={job.undo}
+        >
           <ArrowUturnLeftIcon className="size-5" />
         </IconButton>
-        <IconButton label={job.redoLabel ? `Redo: ${job.redoLabel}` : "Redo"} disabled={!job.canRedo} onClick={job.redo}>
+        <IconButton
+          label={job.redoLabel ? `Redo: ${job.redoLabel}` : "Redo"}
+          disabled={!job.canRedo}
+          onClick={job.redo}
+        >
           <ArrowUturnRightIcon className="size-5" />
         </IconButton>
-        <Link to={`/jobs/${job.id}/brief`} title="Scale: change it in the Brief" className="head ml-2 rounded-[3px] bg-ink px-2.5 py-1 text-[15px] whitespace-nowrap text-film">
+        <Link
+          to={`/jobs/${job.id}/brief`}
+          title="Scale: change it in the Brief"
+          className="head ml-2 rounded-[3px] bg-ink px-2.5 py-1 text-[15px] whitespace-nowrap text-film"
+        >
           {scaleLabel(design.scale)}
         </Link>
-        <Toggle name="Prototype" value={units.prototype} options={[["ft-in", "ft-in"], ["m", "m"]]} onChange={(prototype) => set({ prototype })} />
-        <Toggle name="Model" value={units.model} options={[["mm", "mm"], ["in", "in"], ["64ths", "1/64"]]} onChange={(model) => set({ model })} />
+        <Toggle
+          name="Prototype"
+          value={units.prototype}
+          options={[
+            ["ft-in", "ft-in"],
+            ["m", "m"],
+          ]}
+          onChange={(prototype) => set({ prototype })}
+        />
+        <Toggle
+          name="Model"
+          value={units.model}
+          options={[
+            ["mm", "mm"],
+            ["in", "in"],
+            ["64ths", "1/64"],
+          ]}
+          onChange={(model) => set({ model })}
+        />
         <IconButton label="Light: film or lamp" onClick={flipTheme}>
           <LightBulbIcon className="size-5" />
         </IconButton>
@@ -57,21 +92,49 @@ function Kept() {
   const [clock, setClock] = useState("");
   useEffect(() => setClock(clockOf(new Date(keptAt))), [keptAt]);
   return (
-    <span role="status" className={`w-[92px] text-right text-[15px] whitespace-nowrap ${kept === "waiting" ? "font-semibold text-fault" : "text-ink-2"}`}>
+    <span
+      role="status"
+      className={`w-[92px] text-right text-[15px] whitespace-nowrap ${kept === "waiting" ? "font-semibold text-fault" : "text-ink-2"}`}
+    >
       {kept === "kept" ? (clock ? `Kept at ${clock}` : "") : kept === "keeping" ? "Keeping …" : "Not kept yet"}
     </span>
   );
 }
 
-function IconButton({ label, children, ...rest }: { label: string; children: React.ReactNode; disabled?: boolean; onClick: () => void }) {
+function IconButton({
+  label,
+  children,
+  ...rest
+}: {
+  label: string;
+  children: React.ReactNode;
+  disabled?: boolean;
+  onClick: () => void;
+}) {
   return (
-    <button type="button" aria-label={label} title={label} className="grid size-9 place-items-center rounded-[3px] hover:bg-shade disabled:opacity-35" {...rest}>
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      className="grid size-9 place-items-center rounded-[3px] hover:bg-shade disabled:opacity-35"
+      {...rest}
+    >
       {children}
     </button>
   );
 }
 
-function Toggle<T extends string>({ name, value, options, onChange }: { name: string; value: T; options: readonly (readonly [T, string])[]; onChange: (v: T) => void }) {
+function Toggle<T extends string>({
+  name,
+  value,
+  options,
+  onChange,
+}: {
+  name: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onChange: (v: T) => void;
+}) {
   return (
     <div role="radiogroup" aria-label={`${name} unit`} className="ml-1 flex items-center gap-1">
       <span className="head hidden text-[15px] text-ink-2 min-[1180px]:inline">{name}</span>

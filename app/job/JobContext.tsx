@@ -2,7 +2,17 @@ import { enablePatches, produceWithPatches, type Draft, type Patch } from "immer
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import { findings as findingsOf, type Finding } from "core/checks";
-import { cutStatuses, designOf, issuedMarks, paramProblems, type CutStatus, type Design, type Issue, type JobDoc, type VariantDoc } from "core/job";
+import {
+  cutStatuses,
+  designOf,
+  issuedMarks,
+  paramProblems,
+  type CutStatus,
+  type Design,
+  type Issue,
+  type JobDoc,
+  type VariantDoc,
+} from "core/job";
 import type { JobState } from "~/data/jobs.server";
 
 enablePatches();
@@ -44,15 +54,22 @@ export function useJob(): JobApi {
 }
 
 /** The variant of a structure that is chosen. */
-export const chosenVariant = <V extends { id: string }>(s: { chosen: string; variants: V[] }): V => s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
+export const chosenVariant = <V extends { id: string }>(s: { chosen: string; variants: V[] }): V =>
+  s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
 
 function problems(before: JobDoc, after: JobDoc): string[] {
   const old = new Set<VariantDoc>(before.structures.flatMap((s) => s.variants));
-  return after.structures.flatMap((s) => s.variants.filter((v) => !old.has(v)).flatMap((v) => paramProblems(s.kind, v.params)));
+  return after.structures.flatMap((s) =>
+    s.variants.filter((v) => !old.has(v)).flatMap((v) => paramProblems(s.kind, v.params)),
+  );
 }
 
 export async function post<T>(url: string, body: unknown): Promise<T> {
-  const r = await fetch(url, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) });
+  const r = await fetch(url, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(body),
+  });
   if (!r.ok && r.status >= 500) throw new Error(`The server answered ${r.status}.`);
   return (await r.json()) as T;
 }
@@ -155,7 +172,11 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     async (kind: Issue["kind"], sticks?: readonly string[]) => {
       await queue.current;
       try {
-        const a = await post<{ ok: boolean; issues?: Issue[]; sentence?: string }>(`${url}/issues`, { kind, sticks, revision: revision.current });
+        const a = await post<{ ok: boolean; issues?: Issue[]; sentence?: string }>(`${url}/issues`, {
+          kind,
+          sticks,
+          revision: revision.current,
+        });
         if (a.issues) setIssues(a.issues);
         else toast.error(a.sentence ?? "That could not be kept.");
         return a.ok;
@@ -168,7 +189,10 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   );
   const settleConflict = useCallback(
     async (keepMine: boolean) => {
-      const a = await post<Answer>(`${url}/revisions`, keepMine ? { keepMine: conflict?.mine, clock: clockOf(new Date()) } : { read: true });
+      const a = await post<Answer>(
+        `${url}/revisions`,
+        keepMine ? { keepMine: conflict?.mine, clock: clockOf(new Date()) } : { read: true },
+      );
       if (a.ok) {
         blocked.current = false;
         setConflict(undefined);
@@ -195,4 +219,5 @@ export function JobProvider({ initial, children }: { initial: JobState; children
 }
 
 /** "20:14". */
-export const clockOf = (d: Date): string => `${String(d.getHours()).padStart(2, "0")}:${String(d.getMinutes()).padStart(2, "0")}`;
+export const clockOf = (d: Date): string =>
+  `${String(d.getHours()).padStart(2, "0")}:${String(d.getMinutes()).padStart(2, "0")}`;

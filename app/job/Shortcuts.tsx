@@ -99,7 +99,8 @@ export function Shortcuts() {
           </tbody>
         </table>
         <label className="flex items-center gap-2">
-          <input type="checkbox" checked={off} onChange={(e) => switchKeys(e.target.checked)} /> Switch single keys off (those with Ctrl stay)
+          <input type="checkbox" checked={off} onChange={(e) => switchKeys(e.target.checked)} /> Switch single keys off
+          (those with Ctrl stay)
         </label>
       </Modal>
       <Modal open={find} onClose={() => setFind(false)} title="Find a piece">
@@ -109,7 +110,17 @@ export function Shortcuts() {
   );
 }
 
-export function Modal({ open, onClose, title, children }: { open: boolean; onClose: () => void; title: string; children: React.ReactNode }) {
+export function Modal({
+  open,
+  onClose,
+  title,
+  children,
+}: {
+  open: boolean;
+  onClose: () => void;
+  title: string;
+  children: React.ReactNode;
+}) {
   return (
     <Dialog open={open} onClose={onClose} className="relative z-50">
       <DialogBackdrop className="fixed inset-0 bg-ink/30" />
@@ -132,7 +143,9 @@ function Finder({ done }: { done: () => void }) {
   const { design, select } = useJob();
   const [text, setText] = useState("");
   const words = text.trim().toLowerCase();
-  const hits = design.pieces.filter((p) => words && [p.mark, p.role, ...p.sticks].some((t) => t.toLowerCase().includes(words)));
+  const hits = design.pieces.filter(
+    (p) => words && [p.mark, p.role, ...p.sticks].some((t) => t.toLowerCase().includes(words)),
+  );
   const pick = (stick: string | undefined): void => {
     if (!stick) return;
     select(stick);
@@ -146,16 +159,30 @@ function Finder({ done }: { done: () => void }) {
         pick(hits[0]?.sticks[0]);
       }}
     >
-      <input autoFocus className="field" aria-label="Piece mark, role or place" placeholder="P1, sway brace, cap …" value={text} onChange={(e) => setText(e.target.value)} />
+      <input
+        autoFocus
+        className="field"
+        aria-label="Piece mark, role or place"
+        placeholder="P1, sway brace, cap …"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
       <ul className="mt-2">
         {hits.slice(0, 12).map((p) => (
           <li key={p.mark} className="row">
-            <button type="button" className="flex w-full gap-3 py-1.5 text-left hover:bg-shade" onClick={() => pick(p.sticks[0])}>
-              <b className="head w-12">{p.mark}</b> {p.role} <span className="ml-auto text-ink-2">{p.sticks.length} alike</span>
+            <button
+              type="button"
+              className="flex w-full gap-3 py-1.5 text-left hover:bg-shade"
+              onClick={() => pick(p.sticks[0])}
+            >
+              <b className="head w-12">{p.mark}</b> {p.role}{" "}
+              <span className="ml-auto text-ink-2">{p.sticks.length} alike</span>
             </button>
           </li>
         ))}
-        {words && hits.length === 0 && <li className="py-2 text-ink-2">No piece mark or stick has “{text.trim()}” in it.</li>}
+        {words && hits.length === 0 && (
+          <li className="py-2 text-ink-2">No piece mark or stick has “{text.trim()}” in it.</li>
+        )}
       </ul>
     </form>
   );

@@ -14,7 +14,12 @@ function start(): Remote<Planner> {
 }
 
 /** The stick plan of what is still to be cut, made in a worker; while it is sought, how far it is and a way to stop. */
-export function usePlan(): { readonly plans: readonly ItemPlan[] | undefined; readonly progress: (Progress & { readonly name: string }) | undefined; readonly fault: string | undefined; stop(): void } {
+export function usePlan(): {
+  readonly plans: readonly ItemPlan[] | undefined;
+  readonly progress: (Progress & { readonly name: string }) | undefined;
+  readonly fault: string | undefined;
+  stop(): void;
+} {
   const { design, doc, statuses } = useJob();
   const [plans, setPlans] = useState<readonly ItemPlan[]>();
   const [progress, setProgress] = useState<Progress & { name: string }>();
@@ -34,7 +39,11 @@ export function usePlan(): { readonly plans: readonly ItemPlan[] | undefined; re
     const w = start();
     void w.stop(n - 1);
     setFault(undefined);
-    w.plan(requests, n, proxy((name: string, p: Progress) => void (n === ticket && setProgress({ name, ...p }))))
+    w.plan(
+      requests,
+      n,
+      proxy((name: string, p: Progress) => void (n === ticket && setProgress({ name, ...p }))),
+    )
       .then((p) => n === ticket && setPlans(p))
       .catch((e: unknown) => n === ticket && setFault(`The plan could not be made: ${(e as Error).message}`))
       .finally(() => n === ticket && setProgress(undefined));

@@ -1,5 +1,14 @@
 import { useEffect, useId, useState, type ReactNode } from "react";
-import { bareModel, barePrototype, parseLength, printModel, printPrototype, type Model, type Prototype, type Units } from "core/units";
+import {
+  bareModel,
+  barePrototype,
+  parseLength,
+  printModel,
+  printPrototype,
+  type Model,
+  type Prototype,
+  type Units,
+} from "core/units";
 
 interface TextProps {
   readonly label: ReactNode;
@@ -100,7 +109,19 @@ export function LengthField({
 } // prettier-ignore
 
 /** A labelled choice. */
-export function SelectField<T extends string>({ label, value, options, keep, hint }: { label: string; value: T; options: readonly { value: T; label: string }[]; keep: (v: T) => void; hint?: string }) {
+export function SelectField<T extends string>({
+  label,
+  value,
+  options,
+  keep,
+  hint,
+}: {
+  label: string;
+  value: T;
+  options: readonly { value: T; label: string }[];
+  keep: (v: T) => void;
+  hint?: string;
+}) {
   const id = useId();
   return (
     <div>

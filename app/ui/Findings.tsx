@@ -70,7 +70,10 @@ function Row({ f }: { f: Finding }) {
       {f.aside !== undefined ? (
         <>
           <span className="text-ink-2">Set aside: {f.aside || "no reason given"}.</span>{" "}
-          <button className="link" onClick={() => job.edit("Take a finding up again", (d) => void delete d.aside[f.key])}>
+          <button
+            className="link"
+            onClick={() => job.edit("Take a finding up again", (d) => void delete d.aside[f.key])}
+          >
             Take up again
           </button>
         </>
@@ -86,7 +89,14 @@ function Row({ f }: { f: Finding }) {
             job.edit("Set a finding aside", (d) => void (d.aside[f.key] = reason.trim()));
           }}
         >
-          <input autoFocus className="field" aria-label="Reason for setting it aside" placeholder="Why?" value={reason} onChange={(e) => setReason(e.target.value)} />
+          <input
+            autoFocus
+            className="field"
+            aria-label="Reason for setting it aside"
+            placeholder="Why?"
+            value={reason}
+            onChange={(e) => setReason(e.target.value)}
+          />
           <button className="btn">Keep</button>
         </form>
       )}

@@ -1,6 +1,14 @@
 import { expose } from "comlink";
 import wasmUrl from "highs/runtime?url";
-import { loadLinearSolver, planItem, type CutSettings, type ItemPlan, type LinearSolver, type Progress, type StockLength } from "core/cutting";
+import {
+  loadLinearSolver,
+  planItem,
+  type CutSettings,
+  type ItemPlan,
+  type LinearSolver,
+  type Progress,
+  type StockLength,
+} from "core/cutting";
 import type { StockItem } from "core/lumber";
 import type { Model } from "core/units";
 
@@ -15,7 +23,11 @@ let stopped = 0;
 
 /** Plans sticks off the main thread. A stop takes what is in hand. */
 const planner = {
-  async plan(requests: readonly PlanRequest[], ticket: number, onProgress: (name: string, p: Progress) => void): Promise<ItemPlan[]> {
+  async plan(
+    requests: readonly PlanRequest[],
+    ticket: number,
+    onProgress: (name: string, p: Progress) => void,
+  ): Promise<ItemPlan[]> {
     solver ??= loadLinearSolver(() => wasmUrl);
     const lp = await solver;
     const out: ItemPlan[] = [];

@@ -34,11 +34,19 @@ const LOOKS_WRONG = 12;
 
 /** Every finding of a design, faults first, those set aside last. */
 export function findings(d: Design): Finding[] {
-  const all = [...d.structures.flatMap((s) => [...structureFindings(s), ...remarks(s), ...parked(s)]), ...stockFindings(d), ...lengthFindings(d)];
+  const all = [
+    ...d.structures.flatMap((s) => [...structureFindings(s), ...remarks(s), ...parked(s)]),
+    ...stockFindings(d),
+    ...lengthFindings(d),
+  ];
   const order: Level[] = ["fault", "warning", "remark"];
   return all
     .map((f) => (d.doc.aside[f.key] === undefined ? f : { ...f, aside: d.doc.aside[f.key]! }))
-    .sort((a, b) => Number(a.aside !== undefined) - Number(b.aside !== undefined) || order.indexOf(a.level) - order.indexOf(b.level));
+    .sort(
+      (a, b) =>
+        Number(a.aside !== undefined) - Number(b.aside !== undefined) ||
+        order.indexOf(a.level) - order.indexOf(b.level),
+    );
 }
 
 function structureFindings(s: StructureDesign): Finding[] {

@@ -22,7 +22,10 @@ export function addPatterns(pool: Pool, patterns: readonly Pattern[]): number {
     return !pool.seen.has(k) && pool.seen.add(k);
   });
   pool.patterns.push(...fresh);
-  pool.master.add(fresh, fresh.map((q) => pool.p.stock[q.stock]!.cost));
+  pool.master.add(
+    fresh,
+    fresh.map((q) => pool.p.stock[q.stock]!.cost),
+  );
   return fresh.length;
 }
 
@@ -31,7 +34,12 @@ export function addPatterns(pool: Pool, patterns: readonly Pattern[]): number {
  * not yet used, so that one round brings many patterns that share none. `bound` is a valid lower bound for `demand`
  * by scaling the prices until no load is worth more than its stick (Farley); 0 where sticks are limited.
  */
-export function price(pool: Pool, s: CoverSolution, demand: readonly number[], limits: readonly number[]): { readonly found: Pattern[]; readonly bound: number; readonly gain: number } {
+export function price(
+  pool: Pool,
+  s: CoverSolution,
+  demand: readonly number[],
+  limits: readonly number[],
+): { readonly found: Pattern[]; readonly bound: number; readonly gain: number } {
   const { p } = pool;
   let worst = 1;
   let gain = 0;
@@ -112,7 +120,13 @@ export function seeded(seed: number): () => number {
 }
 
 /** More patterns from prices shaken a little, the same way every time: whole plans need patterns that the relaxation does not. */
-export function shake(pool: Pool, s: CoverSolution, demand: readonly number[], limits: readonly number[], times: number): void {
+export function shake(
+  pool: Pool,
+  s: CoverSolution,
+  demand: readonly number[],
+  limits: readonly number[],
+  times: number,
+): void {
   const random = seeded(0);
   for (let t = 0; t < times; t++) {
     const itemPrice = s.itemPrice.map((y) => y * (0.9 + 0.2 * random()));

@@ -29,15 +29,25 @@ function holds(p: StickProblem, r: StickResult): asserts r is Plan {
   }
   expect([...left.values()].every((n) => n === 0)).toBe(true);
   p.stock.forEach((s, j) => s.count !== null && expect(used[j]).toBeLessThanOrEqual(s.count));
-  expect(r.cost).toBeCloseTo(used.reduce((t, n, j) => t + n * p.stock[j]!.cost, 0), 6);
+  expect(r.cost).toBeCloseTo(
+    used.reduce((t, n, j) => t + n * p.stock[j]!.cost, 0),
+    6,
+  );
   expect(r.lowerBound).toBeLessThanOrEqual(r.cost + 1e-6);
 }
 
 describe("stick plans", () => {
   it("solves the published example in 73 sticks, proven", async () => {
     // Gilmore–Gomory problem, the example of the encyclopaedia article on cutting stock: 73 rolls, waste 0.401 %
-    const w = [1380, 22, 1520, 25, 1560, 12, 1710, 14, 1820, 18, 1880, 18, 1930, 20, 2000, 10, 2050, 12, 2100, 14, 2140, 16, 2150, 18, 2200, 20];
-    const p = { kerf: 0, stock: one(5600), demand: Array.from({ length: 13 }, (_, i) => ({ length: w[2 * i]!, count: w[2 * i + 1]! })) };
+    const w = [
+      1380, 22, 1520, 25, 1560, 12, 1710, 14, 1820, 18, 1880, 18, 1930, 20, 2000, 10, 2050, 12, 2100, 14, 2140, 16,
+      2150, 18, 2200, 20,
+    ];
+    const p = {
+      kerf: 0,
+      stock: one(5600),
+      demand: Array.from({ length: 13 }, (_, i) => ({ length: w[2 * i]!, count: w[2 * i + 1]! })),
+    };
     const r = await solveSticks(p, { lp });
     holds(p, r);
     expect([r.sticks, r.proven, r.status]).toEqual([73, true, "optimal"]);
@@ -79,7 +89,10 @@ describe("stick plans", () => {
     await fc.assert(
       fc.asyncProperty(fc.integer({ min: 1, max: 1e6 }), async (seed) => {
         const r = stream(seed);
-        const demand = Array.from({ length: 5 }, () => ({ length: Math.round(40 + r() * 160), count: 1 + Math.floor(r() * 3) }));
+        const demand = Array.from({ length: 5 }, () => ({
+          length: Math.round(40 + r() * 160),
+          count: 1 + Math.floor(r() * 3),
+        }));
         const p: StickProblem = { kerf: 2, stock: [{ length: 279, count: null, cost: 1.2 }, { length: 610, count: 2, cost: 2.1 }, { length: 350, count: 3, cost: 1.4 }], demand }; // prettier-ignore
         const plan = await solveSticks(p, { lp });
         holds(p, plan);
@@ -92,14 +105,19 @@ describe("stick plans", () => {
   });
   it("names what cannot be had", async () => {
     expect(await solveSticks({ kerf: 0, stock: one(279.4), demand: [{ length: 300, count: 2 }, { length: 50, count: 1 }] }, { lp })).toEqual({ status: "too long", length: 300, longest: 279.4 }); // prettier-ignore
-    const r = await solveSticks({ kerf: 1, stock: [{ length: 200, count: 2, cost: 1 }], demand: [{ length: 90, count: 5 }] }, { lp });
+    const r = await solveSticks(
+      { kerf: 1, stock: [{ length: 200, count: 2, cost: 1 }], demand: [{ length: 90, count: 5 }] },
+      { lp },
+    );
     expect(r).toEqual({ status: "not enough stock", short: 91, left: [{ length: 90, count: 1 }] });
     expect(await solveSticks({ kerf: 0, stock: one(100), demand: [] })).toMatchObject({ sticks: 0, proven: true });
   });
   it("counts the kerf between pieces, not after the last", async () => {
     const fit = await solveSticks({ kerf: 1, stock: one(101), demand: [{ length: 50, count: 2 }] });
     expect(fit).toMatchObject({ sticks: 1 });
-    expect(await solveSticks({ kerf: 1.01, stock: one(101), demand: [{ length: 50, count: 2 }] })).toMatchObject({ sticks: 2 });
+    expect(await solveSticks({ kerf: 1.01, stock: one(101), demand: [{ length: 50, count: 2 }] })).toMatchObject({
+      sticks: 2,
+    });
   });
   it.each([
     [{ stock: [], demand: "x" }, /^demand is "x"; write a list\.$/],

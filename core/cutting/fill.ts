@@ -7,7 +7,12 @@ const FILL_NODES = 20_000;
  * The fullest load of a stick that holds the largest item left, by depth-first subset sums (minimum bin slack). Answers
  * counts per item; undefined when not even the largest fits.
  */
-export function fullestFill(sizes: readonly number[], left: readonly number[], cap: number, nodes = FILL_NODES): number[] | undefined {
+export function fullestFill(
+  sizes: readonly number[],
+  left: readonly number[],
+  cap: number,
+  nodes = FILL_NODES,
+): number[] | undefined {
   const first = left.findIndex((n, i) => n > 0 && sizes[i]! <= cap);
   if (first < 0) return undefined;
   const items: number[] = [];
@@ -46,7 +51,11 @@ const patternOf = (stock: number, counts: readonly number[]): Pattern => ({
 });
 
 /** A plan by fullest fills, largest items first; the stick taken each time is the one that costs least for what it carries. Undefined when stock runs out. */
-export function fillPlan(p: IntegerProblem, demand: readonly number[] = p.demand, used: readonly number[] = []): Pattern[] | undefined {
+export function fillPlan(
+  p: IntegerProblem,
+  demand: readonly number[] = p.demand,
+  used: readonly number[] = [],
+): Pattern[] | undefined {
   const left = [...demand];
   const limit = p.stock.map((s, j) => s.limit - (used[j] ?? 0));
   const out: Pattern[] = [];

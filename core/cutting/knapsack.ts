@@ -95,7 +95,13 @@ function search(
 }
 
 /** Bounded counts as bundles of 1, 2, 4 … so that each bundle is taken or not. */
-function table(order: readonly number[], values: readonly number[], sizes: readonly number[], limits: readonly number[], cap: number) {
+function table(
+  order: readonly number[],
+  values: readonly number[],
+  sizes: readonly number[],
+  limits: readonly number[],
+  cap: number,
+) {
   const bundles: { i: number; n: number }[] = [];
   for (const i of order) {
     let left = Math.min(limits[i]!, Math.floor(cap / sizes[i]!));

@@ -17,7 +17,9 @@ export interface CoverMaster {
   setNeeds(demand: readonly number[], limits: readonly number[]): void;
   relax(): CoverSolution | undefined;
   /** Whole numbers of the columns there are, within a limit of branch-and-bound nodes. */
-  whole(maxNodes: number): { readonly x: readonly number[]; readonly objective: number; readonly optimal: boolean } | undefined;
+  whole(
+    maxNodes: number,
+  ): { readonly x: readonly number[]; readonly objective: number; readonly optimal: boolean } | undefined;
   dispose(): void;
 }
 export interface LinearSolver {
@@ -52,7 +54,9 @@ export async function loadLinearSolver(locate?: (file: string) => string): Promi
         },
         setNeeds(demand, limits) {
           demand.forEach((d, i) => model.changeRowBounds(i, d, highs.infinity));
-          limits.forEach((l, j) => model.changeRowBounds(items + j, -highs.infinity, Number.isFinite(l) ? l : highs.infinity));
+          limits.forEach((l, j) =>
+            model.changeRowBounds(items + j, -highs.infinity, Number.isFinite(l) ? l : highs.infinity),
+          );
         },
         relax() {
           model.run();
@@ -69,13 +73,24 @@ export async function loadLinearSolver(locate?: (file: string) => string): Promi
         whole(maxNodes) {
           const integer = highs.constants.variableType.integer;
           for (let k = 0; k < items + columns; k++) model.changeColIntegrality(k, integer);
-          model.options.set({ solver: "choose", presolve: "on", mip_max_nodes: maxNodes, mip_rel_gap: 0, mip_abs_gap: 1e-6 });
+          model.options.set({
+            solver: "choose",
+            presolve: "on",
+            mip_max_nodes: maxNodes,
+            mip_rel_gap: 0,
+            mip_abs_gap: 1e-6,
+          });
           try {
             model.run();
             const x = Array.from(model.getSolution().colValue, Math.round);
             const uncovered = x.slice(0, items).some((v) => v > 0);
-            if (x.length !== items + columns || uncovered || !Number.isFinite(model.getObjectiveValue())) return undefined;
-            return { x: x.slice(items), objective: model.getObjectiveValue(), optimal: model.getModelStatus() === optimal };
+            if (x.length !== items + columns || uncovered || !Number.isFinite(model.getObjectiveValue()))
+              return undefined;
+            return {
+              x: x.slice(items),
+              objective: model.getObjectiveValue(),
+              optimal: model.getModelStatus() === optimal,
+            };
           } catch {
             return undefined;
           } finally {

@@ -44,16 +44,24 @@ interface Wanted {
   readonly stick: string;
   readonly length: Model;
 }
-export function wantedByItem(pieces: readonly Piece[], settings: CutSettings, done: ReadonlySet<string> = new Set()): ReadonlyMap<string, readonly Wanted[]> {
+export function wantedByItem(
+  pieces: readonly Piece[],
+  settings: CutSettings,
+  done: ReadonlySet<string> = new Set(),
+): ReadonlyMap<string, readonly Wanted[]> {
   const out = new Map<string, Wanted[]>();
   for (const p of pieces)
     for (const stick of p.sticks)
-      if (!done.has(stick)) out.set(p.stock, [...(out.get(p.stock) ?? []), { mark: p.mark, stick, length: cutLength(p, settings) }]);
+      if (!done.has(stick))
+        out.set(p.stock, [...(out.get(p.stock) ?? []), { mark: p.mark, stick, length: cutLength(p, settings) }]);
   return out;
 }
 
 /** The lengths of an item to cut from: those given for it, else its usual ones at a cost of their length. */
-export function stockLengths(item: StockItem, own?: readonly { readonly length: number; readonly count: number | null; readonly price: number }[]): StockLength[] {
+export function stockLengths(
+  item: StockItem,
+  own?: readonly { readonly length: number; readonly count: number | null; readonly price: number }[],
+): StockLength[] {
   return own?.length
     ? own.map((s) => ({ length: s.length, count: s.count, cost: s.price > 0 ? s.price : Math.round(s.length) }))
     : item.lengths.map((l) => ({ length: l, count: null, cost: Math.round(l) }));
@@ -69,7 +77,11 @@ export async function planItem(
   onProgress?: (p: Progress) => boolean | Promise<boolean>,
 ): Promise<ItemPlan> {
   const rounded = wanted.map((w) => ({ ...w, key: Math.round(w.length * 100) }));
-  const problem: StickProblem = { kerf: settings.kerf, stock: lengths, demand: rounded.map((w) => ({ length: w.key / 100, count: 1 })) };
+  const problem: StickProblem = {
+    kerf: settings.kerf,
+    stock: lengths,
+    demand: rounded.map((w) => ({ length: w.key / 100, count: 1 })),
+  };
   const result = await solveSticks(problem, { ...(lp ? { lp } : {}), ...(onProgress ? { onProgress } : {}) });
   const base = { item: item.id, name: item.name, lengths, result };
   if (result.status !== "optimal" && result.status !== "feasible") return { ...base, sticks: [] };

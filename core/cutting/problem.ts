@@ -40,7 +40,12 @@ export type StickResult =
 export interface IntegerProblem {
   readonly sizes: readonly number[];
   readonly demand: readonly number[];
-  readonly stock: readonly { readonly cap: number; readonly cost: number; readonly limit: number; readonly source: number }[];
+  readonly stock: readonly {
+    readonly cap: number;
+    readonly cost: number;
+    readonly limit: number;
+    readonly source: number;
+  }[];
   /** mm of each size, without kerf. */
   readonly lengths: readonly number[];
 }
@@ -59,7 +64,8 @@ export function readProblem(raw: unknown): StickProblem {
   const bad = (what: string, read: unknown, want: string): never => {
     throw new Error(`${what} is ${JSON.stringify(read) ?? "missing"}; ${want}.`);
   };
-  if (typeof p !== "object" || p === null) return bad("The problem", raw, "write an object with kerf, stock and demand");
+  if (typeof p !== "object" || p === null)
+    return bad("The problem", raw, "write an object with kerf, stock and demand");
   const number = (what: string, n: unknown, min: number, open = false): number =>
     typeof n === "number" && Number.isFinite(n) && (open ? n > min : n >= min) && n <= 1e7
       ? n

@@ -3,7 +3,14 @@ import { addPatterns, generate, seeded, shake, type Pool } from "./columns";
 import { enumeratePatterns } from "./enumerate";
 import { fillPlan, firstFit } from "./fill";
 import type { LinearSolver } from "./linear";
-import { toIntegers, toLayouts, type IntegerProblem, type Pattern, type StickProblem, type StickResult } from "./problem";
+import {
+  toIntegers,
+  toLayouts,
+  type IntegerProblem,
+  type Pattern,
+  type StickProblem,
+  type StickResult,
+} from "./problem";
 
 /** How a long search is going: a plan of that cost is in hand, and nothing can cost less than the bound. */
 export interface Progress {
@@ -42,11 +49,16 @@ const ENUMERATE = 4000;
  */
 export async function solveSticks(problem: StickProblem, options: SolveOptions = {}): Promise<StickResult> {
   const p = toIntegers(problem);
-  if (p.sizes.length === 0) return { status: "optimal", sticks: 0, cost: 0, lowerBound: 0, proven: true, layouts: [], firstFit: 0 };
+  if (p.sizes.length === 0)
+    return { status: "optimal", sticks: 0, cost: 0, lowerBound: 0, proven: true, layouts: [], firstFit: 0 };
   const usable = p.stock.filter((s) => s.limit >= 1);
   const longest = Math.max(0, ...usable.map((s) => s.cap));
   if (p.sizes[0]! > longest)
-    return { status: "too long", length: p.lengths[0]!, longest: Math.max(0, ...problem.stock.filter((s) => s.count !== 0).map((s) => s.length)) };
+    return {
+      status: "too long",
+      length: p.lengths[0]!,
+      longest: Math.max(0, ...problem.stock.filter((s) => s.count !== 0).map((s) => s.length)),
+    };
 
   const step = costStep(p);
   const ff = firstFit(p);
@@ -55,7 +67,10 @@ export async function solveSticks(problem: StickProblem, options: SolveOptions =
     p,
     step,
     best: [ff, filled].filter((x): x is Pattern[] => x !== undefined).sort((a, b) => costOf(p, a) - costOf(p, b))[0],
-    bound: roundUp(Math.max(materialBound(p), p.stock.length === 1 ? p.stock[0]!.cost * roundUp(dualFeasibleBound(p), 1) : 0), step),
+    bound: roundUp(
+      Math.max(materialBound(p), p.stock.length === 1 ? p.stock[0]!.cost * roundUp(dualFeasibleBound(p), 1) : 0),
+      step,
+    ),
     stopped: false,
     tell: async (phase) => {
       const go = await options.onProgress?.({ phase, sticks: s.best?.length ?? 0, cost: s.best ? costOf(p, s.best) : Infinity, lowerBound: s.bound }); // prettier-ignore
@@ -120,7 +135,13 @@ async function search(s: Search, lp: LinearSolver, rounds: number, nodes: number
       master.setNeeds(p.demand, limits);
       const whole = master.whole(all ? 200_000 : 100);
       if (!whole) return;
-      offer(s, trim(p, whole.x.flatMap((n, k) => Array<Pattern>(n).fill(pool.patterns[k]!))));
+      offer(
+        s,
+        trim(
+          p,
+          whole.x.flatMap((n, k) => Array<Pattern>(n).fill(pool.patterns[k]!)),
+        ),
+      );
       if (all && whole.optimal && s.best) s.bound = Math.max(s.bound, costOf(p, s.best));
     }
   } finally {
@@ -130,7 +151,9 @@ async function search(s: Search, lp: LinearSolver, rounds: number, nodes: number
 
 /** Takes surplus pieces off a plan that covers more than is asked; a stick left empty falls away. */
 function trim(p: IntegerProblem, plan: readonly Pattern[]): Pattern[] {
-  const over = p.sizes.map((_, i) => plan.reduce((t, q) => t + (q.counts.find(([k]) => k === i)?.[1] ?? 0), 0) - p.demand[i]!);
+  const over = p.sizes.map(
+    (_, i) => plan.reduce((t, q) => t + (q.counts.find(([k]) => k === i)?.[1] ?? 0), 0) - p.demand[i]!,
+  );
   const cut = plan.map((q): Pattern => ({
     stock: q.stock,
     counts: q.counts.flatMap(([i, n]): [number, number][] => {
@@ -153,7 +176,12 @@ async function dive(s: Search, pool: Pool, nodes: number, rounds: number, repeat
     const spent = costOf(p, fixed);
     const lp = await generate(pool, demand, limits, rounds, step, async () => true);
     if (!lp || lp.solution.uncovered) return;
-    if (s.best && roundUp(spent + lp.solution.objective, step) > costOf(p, s.best) - Math.max(step, 1e-6) + 1e-9 && lp.closed) return;
+    if (
+      s.best &&
+      roundUp(spent + lp.solution.objective, step) > costOf(p, s.best) - Math.max(step, 1e-6) + 1e-9 &&
+      lp.closed
+    )
+      return;
     if (!(await s.tell("diving"))) return;
     const x = pool.patterns
       .map((q, k) => ({ q, x: lp.solution.x[k] ?? 0, rank: (lp.solution.x[k] ?? 0) % 1 }))

@@ -21,8 +21,20 @@ export const LINES: Readonly<Record<LineStyle, LineLook>> = {
 export type Fill = "timber" | "black" | "white" | "grey";
 
 export type Entity =
-  | { readonly kind: "path"; readonly points: readonly Vec2[]; readonly closed: boolean; readonly line?: LineStyle; readonly fill?: Fill }
-  | { readonly kind: "circle"; readonly centre: Vec2; readonly radius: number; readonly line?: LineStyle; readonly fill?: Fill }
+  | {
+      readonly kind: "path";
+      readonly points: readonly Vec2[];
+      readonly closed: boolean;
+      readonly line?: LineStyle;
+      readonly fill?: Fill;
+    }
+  | {
+      readonly kind: "circle";
+      readonly centre: Vec2;
+      readonly radius: number;
+      readonly line?: LineStyle;
+      readonly fill?: Fill;
+    }
   | {
       readonly kind: "text";
       readonly at: Vec2;
@@ -44,9 +56,19 @@ export interface Drawing {
   readonly layers: readonly Layer[];
 }
 
-export const line = (a: Vec2, b: Vec2, style: LineStyle): Entity => ({ kind: "path", points: [a, b], closed: false, line: style });
+export const line = (a: Vec2, b: Vec2, style: LineStyle): Entity => ({
+  kind: "path",
+  points: [a, b],
+  closed: false,
+  line: style,
+});
 export const outline = (points: readonly Vec2[], style: LineStyle, fill?: Fill): Entity => ({ kind: "path", points, closed: true, line: style, ...(fill ? { fill } : {}) }); // prettier-ignore
-export const solidShape = (points: readonly Vec2[], fill: Fill): Entity => ({ kind: "path", points, closed: true, fill });
+export const solidShape = (points: readonly Vec2[], fill: Fill): Entity => ({
+  kind: "path",
+  points,
+  closed: true,
+  fill,
+});
 export const rectangle = (x: number, y: number, w: number, h: number): Vec2[] => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]; // prettier-ignore
 export const text = (at: Vec2, words: string, size: number, anchor: "start" | "middle" | "end" = "start", font: "label" | "text" = "text", turn = 0): Entity => ({ kind: "text", at, text: words, size, anchor, font, ...(turn ? { turn } : {}) }); // prettier-ignore
 
@@ -58,7 +80,8 @@ export const LETTER_WIDTH = { label: 0.62, text: 0.78 } as const;
 /** Smallest box round all lines and shapes, text by its anchor; [0,0]–[0,0] when there is nothing. */
 export function boundsOfDrawing(d: Drawing): { readonly min: Vec2; readonly max: Vec2 } {
   const points = d.layers.flatMap((l) =>
-    l.entities.flatMap((e): readonly Vec2[] =>
+    l.entities.flatMap(
+      (e): readonly Vec2[] =>
       e.kind === "path" ? e.points : e.kind === "text" ? [e.at] : [[e.centre[0] - e.radius, e.centre[1] - e.radius], [e.centre[0] + e.radius, e.centre[1] + e.radius]], // prettier-ignore
     ),
   );
@@ -80,7 +103,11 @@ export function moved(d: Drawing, by: Vec2): Drawing {
     layers: d.layers.map((l) => ({
       ...l,
       entities: l.entities.map((e) =>
-        e.kind === "path" ? { ...e, points: e.points.map(m) } : e.kind === "circle" ? { ...e, centre: m(e.centre) } : { ...e, at: m(e.at) },
+        e.kind === "path"
+          ? { ...e, points: e.points.map(m) }
+          : e.kind === "circle"
+            ? { ...e, centre: m(e.centre) }
+            : { ...e, at: m(e.at) },
       ),
     })),
   };

@@ -1,4 +1,12 @@
-import { DxfWriter, LWPolylineFlags, point2d, point3d, TextHorizontalAlignment, TextVerticalAlignment, Units } from "@tarikjabiri/dxf";
+import {
+  DxfWriter,
+  LWPolylineFlags,
+  point2d,
+  point3d,
+  TextHorizontalAlignment,
+  TextVerticalAlignment,
+  Units,
+} from "@tarikjabiri/dxf";
 import { LINES, type Drawing, type LineStyle } from "./drawing";
 
 /** A line type's pattern as DXF wants it: dashes positive, gaps negative, mm. */
@@ -12,7 +20,12 @@ export function toDxf(d: Drawing): string {
   const dxf = new DxfWriter();
   dxf.setUnits(Units.Millimeters);
   for (const [style, look] of Object.entries(LINES))
-    if (look.dash.length) dxf.addLType(typeName(style as LineStyle), `${style} line`, look.dash.map((x, i) => (i % 2 ? -x : x)));
+    if (look.dash.length)
+      dxf.addLType(
+        typeName(style as LineStyle),
+        `${style} line`,
+        look.dash.map((x, i) => (i % 2 ? -x : x)),
+      );
   d.layers.forEach((l, i) => dxf.addLayer(l.name, (i % 6) + 1, "Continuous"));
   for (const l of d.layers)
     for (const e of l.entities) {

@@ -104,7 +104,8 @@ function registration(w: Page["window"]): Entity[] {
 
 /** A bar of exact length from end to end, with a tick at every cm or inch, along x or y. */
 export function checkBar(at: Vec2, length: number, step: number, label: string, upright: boolean): Entity[] {
-  const p = (along: number, across: number): Vec2 => (upright ? [at[0] - across, at[1] + along] : [at[0] + along, at[1] + across]);
+  const p = (along: number, across: number): Vec2 =>
+    upright ? [at[0] - across, at[1] + along] : [at[0] + along, at[1] + across];
   const ticks = Array.from({ length: Math.floor(length / step + 1e-9) - 1 }, (_, i) => (i + 1) * step);
   return [
     solidShape([p(0, 0), p(length, 0), p(length, 0.8), p(0, 0.8)], "black"),
@@ -126,7 +127,16 @@ function checkBars(size: Vec2): Entity[] {
   ];
 }
 
-function titleBlock(size: Vec2, t: SheetText, paper: PaperId, page: number, columns: number, rows: number, column: number, row: number): Entity[] {
+function titleBlock(
+  size: Vec2,
+  t: SheetText,
+  paper: PaperId,
+  page: number,
+  columns: number,
+  rows: number,
+  column: number,
+  row: number,
+): Entity[] {
   const [x0, y0, w, h] = [MARGIN, MARGIN, size[0] - 2 * MARGIN, TITLE - 1.5];
   const mapWidth = 30;
   const cut1 = x0 + w * 0.4;
@@ -136,7 +146,13 @@ function titleBlock(size: Vec2, t: SheetText, paper: PaperId, page: number, colu
   for (let r = 0; r < rows; r++)
     for (let c = 0; c < columns; c++) {
       const box = rectangle(x0 + w - 2 - (columns - c) * cell, y0 + h - 1.5 - (r + 1) * cell, cell, cell);
-      map.push({ kind: "path", points: box, closed: true, line: "thin", ...(r === row && c === column ? { fill: "black" as const } : {}) });
+      map.push({
+        kind: "path",
+        points: box,
+        closed: true,
+        line: "thin",
+        ...(r === row && c === column ? { fill: "black" as const } : {}),
+      });
     }
   const g = Math.min(t.graphic.length, cut2 - cut1 - 6);
   return [

@@ -18,7 +18,12 @@ export interface PdfOptions {
   readonly fonts: PdfFonts;
 }
 const PT = 72 / 25.4;
-const TINT: Record<Fill, readonly [number, number, number]> = { timber: [0.98, 0.95, 0.88], black: [0, 0, 0], white: [1, 1, 1], grey: [0.8, 0.8, 0.8] };
+const TINT: Record<Fill, readonly [number, number, number]> = {
+  timber: [0.98, 0.95, 0.88],
+  black: [0, 0, 0],
+  white: [1, 1, 1],
+  grey: [0.8, 0.8, 0.8],
+};
 /** Circle by four Bézier arcs: control distance over radius. */
 const KAPPA = 0.5522847498;
 
@@ -40,7 +45,12 @@ export async function toPdf(plans: readonly PagePlan[], options: PdfOptions): Pr
     for (const p of plan.pages) {
       const page = doc.addPage([p.size[0] * PT, p.size[1] * PT]);
       const { at, size } = p.window;
-      page.pushOperators(pushGraphicsState(), rectangle(at[0] * PT, at[1] * PT, size[0] * PT, size[1] * PT), clip(), endPath());
+      page.pushOperators(
+        pushGraphicsState(),
+        rectangle(at[0] * PT, at[1] * PT, size[0] * PT, size[1] * PT),
+        clip(),
+        endPath(),
+      );
       for (const e of entitiesOf(plan.drawing)) paint(page, e, p.shift, fonts);
       page.pushOperators(popGraphicsState());
       for (const e of p.furniture) paint(page, e, [0, 0], fonts);
@@ -64,7 +74,14 @@ function paint(page: PDFPage, e: Entity, shift: Vec2, fonts: Readonly<Record<"la
   const ops: PDFOperator[] = [pushGraphicsState()];
   if (e.line) {
     const look = LINES[e.line];
-    ops.push(setStrokingRgbColor(0, 0, 0), setLineWidth(look.width * PT), setDashPattern(look.dash.map((d) => d * PT), 0));
+    ops.push(
+      setStrokingRgbColor(0, 0, 0),
+      setLineWidth(look.width * PT),
+      setDashPattern(
+        look.dash.map((d) => d * PT),
+        0,
+      ),
+    );
   }
   if (e.fill) ops.push(setFillingRgbColor(...TINT[e.fill]));
   if (e.kind === "path") {

@@ -2,7 +2,8 @@ import type { Page, PagePlan } from "./pages";
 import { boundsOfDrawing, CAP_HEIGHT, LINES, num, type Drawing, type Entity, type Fill } from "./drawing";
 
 const TINT: Record<Fill, string> = { timber: "#EAD9B6", black: "#1B2733", white: "#FFFFFF", grey: "#C9CDD0" };
-const escape = (s: string): string => s.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
+const escape = (s: string): string =>
+  s.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
 
 /** Entities as SVG elements; x0 and y1 are what lies at the upper left corner. */
 function elements(entities: readonly Entity[], x0: number, y1: number): string {
@@ -52,7 +53,7 @@ export function pageSvg(plan: PagePlan, page: Page): string {
   const { at, size } = page.window;
   const shown = plan.drawing.layers.flatMap((l) => l.entities);
   return [
-    `${OPEN} width="100%" height="100%" viewBox="0 0 ${num(w)} ${num(h)}">`,
+    `${OPEN} width="${num(w)}" height="${num(h)}" viewBox="0 0 ${num(w)} ${num(h)}">`,
     `<rect width="${num(w)}" height="${num(h)}" fill="#fff" stroke="#857E6E" stroke-width="0.3"/>`,
     `<clipPath id="page-window"><rect x="${num(at[0])}" y="${num(h - at[1] - size[1])}" width="${num(size[0])}" height="${num(size[1])}"/></clipPath>`,
     `<g clip-path="url(#page-window)">${elements(shown, -page.shift[0], h - page.shift[1])}</g>`,

@@ -69,7 +69,8 @@ export function bearings(r: ResolvedFrame): Bearing[] {
   const of = (j: Joint, b: string, as: readonly SolidFace[], bs: readonly SolidFace[], wanted = total(as)): Bearing => {
     const borne = sharedArea(as, bs);
     const touches = borne > 0 || near(r, j.a, b);
-    const ok = j.contact === "gap" || (j.contact === "line" ? touches : wanted > 0 && borne >= TOLERANCE.bearing * wanted);
+    const ok =
+      j.contact === "gap" || (j.contact === "line" ? touches : wanted > 0 && borne >= TOLERANCE.bearing * wanted);
     return { joint: j.id, a: j.a, b, kind: j.kind, wanted, borne, touches, ok };
   };
   const any = (): boolean => true;
@@ -101,9 +102,18 @@ export function bearings(r: ResolvedFrame): Bearing[] {
         break;
       case "bearing": {
         const end = j.aFace === "end0" || j.aFace === "end1" ? j.aFace : undefined;
-        const froms = new Set((r.byMember.get(j.a) ?? []).flatMap((s) => s.cuts.filter((c) => c.as === end).map((c) => c.from)));
+        const froms = new Set(
+          (r.byMember.get(j.a) ?? []).flatMap((s) => s.cuts.filter((c) => c.as === end).map((c) => c.from)),
+        );
         const own = facesOf(r, j.a, (f) => (end ? froms.has(f.tag) || f.tag === end : f.tag === j.aFace));
-        out.push(of(j, j.b, own, facesOf(r, j.b, (f) => f.tag === j.bFace)));
+        out.push(
+          of(
+            j,
+            j.b,
+            own,
+            facesOf(r, j.b, (f) => f.tag === j.bFace),
+          ),
+        );
       }
     }
   }
@@ -112,7 +122,10 @@ export function bearings(r: ResolvedFrame): Bearing[] {
     for (const e of n.tiers.flat())
       for (const b of all) {
         if (b === e.member) continue;
-        const borne = sharedArea(facesOf(r, e.member, (f) => f.tag === n.id), facesOf(r, b, any));
+        const borne = sharedArea(
+          facesOf(r, e.member, (f) => f.tag === n.id),
+          facesOf(r, b, any),
+        );
         const touches = borne > 0 || near(r, e.member, b);
         out.push({ joint: n.id, a: e.member, b, kind: "node", wanted: 0, borne, touches, ok: true });
       }

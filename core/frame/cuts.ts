@@ -1,4 +1,17 @@
-import { add, addScaled, cross, dot, flip, negate, normalize, planeAt, scale, sub, type Plane, type Vec3 } from "../geometry";
+import {
+  add,
+  addScaled,
+  cross,
+  dot,
+  flip,
+  negate,
+  normalize,
+  planeAt,
+  scale,
+  sub,
+  type Plane,
+  type Vec3,
+} from "../geometry";
 import { axesOf, workLength } from "./axes";
 import type { End, Face, Frame, FrameNode, Joint, LapJoint, Member, NodeEnd } from "./member";
 import { stockBodies, stockFace } from "./stock-body";
@@ -66,7 +79,8 @@ function lapEndCut(a: Member, b: Member, j: LapJoint): Cut | undefined {
 function mitreCut(a: Member, end: End, b: Member, bEnd: End, from: string): Cut {
   const [ea, eb] = [endOf(a, end), endOf(b, bEnd)];
   const n = sub(ea.out, eb.out);
-  if (Math.hypot(...n) < 1e-9) throw new Error(`"${a.id}" and "${b.id}" run side by side, so their ends have no mitre.`);
+  if (Math.hypot(...n) < 1e-9)
+    throw new Error(`"${a.id}" and "${b.id}" run side by side, so their ends have no mitre.`);
   return { ...planeAt(scale(add(ea.point, eb.point), 0.5), n), as: asEnd(end), from };
 }
 
@@ -108,7 +122,9 @@ function freeEndCut(m: Member, end: End): Cut | undefined {
 /** The planes of b's sides, moved out by `clearance`: what b needs to pass through. */
 function passage(b: Member, clearance: number): Plane[] {
   const body = stockBodies(b)[0]!.parts[0]!;
-  return body.faces.filter((f) => f.tag !== "a" && f.tag !== "b").map((f) => ({ n: f.plane.n, d: f.plane.d + clearance }));
+  return body.faces
+    .filter((f) => f.tag !== "a" && f.tag !== "b")
+    .map((f) => ({ n: f.plane.n, d: f.plane.d + clearance }));
 }
 
 /**

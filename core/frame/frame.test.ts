@@ -16,11 +16,16 @@ describe("kernel", () => {
     const theta = Math.PI / 6;
     const breaks = arcBreaks(0, theta, R + 4, [theta / 3]);
     expect(breaks).toContain(theta / 3);
-    expect(Math.max(...breaks.slice(1).map((t, i) => 2 * (R + 4) * Math.sin((t - breaks[i]!) / 2)))).toBeLessThanOrEqual(longestChord(R + 4) + 1e-9);
+    expect(
+      Math.max(...breaks.slice(1).map((t, i) => 2 * (R + 4) * Math.sin((t - breaks[i]!) / 2))),
+    ).toBeLessThanOrEqual(longestChord(R + 4) + 1e-9);
     const ply: Member = { ...bar("ply", [0, 0, 0], [1, 0, 0]), kind: "bent", ends: [undefined, undefined], body: { shape: "arc", centre: [0, 0, 0], normal: [0, 0, 1], zero: [1, 0, 0], radius: model(R), breaks, seat: ["centre", "centre"], components: laminated(model(4), model(8), 2, "v", "x") } }; // prettier-ignore
     const r = resolve(frameOf([ply]));
     // closed form: plies of 2 mm either side of the centre line
-    expect(r.sticks.map((s) => pieceShape(s).overall)).toEqual([expect.closeTo((R - 1) * theta, 6), expect.closeTo((R + 1) * theta, 6)]);
+    expect(r.sticks.map((s) => pieceShape(s).overall)).toEqual([
+      expect.closeTo((R - 1) * theta, 6),
+      expect.closeTo((R + 1) * theta, 6),
+    ]);
     expect(piecesOf(r.sticks)).toHaveLength(2);
     expect(interferences(r)).toEqual([]);
   });
@@ -64,7 +69,9 @@ describe("kernel", () => {
     expect(interferences(r)).toEqual([]);
     expect(pieceShape(r.byMember.get("d1")![0]!).ends[0]).toHaveLength(2);
     const gapped = resolve(frameOf(members, { nodes: [{ id: "n", passing: ["chord"], tiers, gap: 1 }] }));
-    expect(Math.min(...gapped.byMember.get("d1")![0]!.parts[0]!.faces.flatMap((f) => f.corners.map((c) => c[2])))).toBeCloseTo(3, 9);
+    expect(
+      Math.min(...gapped.byMember.get("d1")![0]!.parts[0]!.faces.flatMap((f) => f.corners.map((c) => c[2]))),
+    ).toBeCloseTo(3, 9);
   });
 
   it("a post cut square where it should be mitred does not bear", () => {
@@ -79,7 +86,13 @@ describe("kernel", () => {
   });
 
   it("finds sticks that stand in each other and parts that hang on nothing", () => {
-    const r = resolve(frameOf([bar("a", [0, 0, 0], [50, 0, 0]), bar("b", [25, -20, 1], [25, 20, 1]), bar("c", [0, 90, 0], [50, 90, 0])]));
+    const r = resolve(
+      frameOf([
+        bar("a", [0, 0, 0], [50, 0, 0]),
+        bar("b", [25, -20, 1], [25, 20, 1]),
+        bar("c", [0, 90, 0], [50, 90, 0]),
+      ]),
+    );
     expect(interferences(r)).toEqual([{ a: "a", b: "b", depth: expect.closeTo(3, 9) }]);
     expect(connectedGroups(r)).toHaveLength(3);
   });
@@ -91,7 +104,11 @@ describe("kernel", () => {
 
   it("counts a turned-over stick as the same piece and keeps issued marks", () => {
     const slanted = (id: string, z: number, up: Vec3): Member => bar(id, [0, 0, z], [40, 0, z], { ends: [{ kind: "plumb", beyond: 0 }, square], body: { shape: "straight", a: [0, 0, z], b: [40, 0, z + 10], up, seat: ["centre", "centre"], components: single(model(4), model(4), "x") } }); // prettier-ignore
-    const frame = frameOf([slanted("a", 0, [0, 0, 1]), slanted("b", 50, [0, 0, -1]), bar("c", [0, 50, 0], [33, 50, 0])]);
+    const frame = frameOf([
+      slanted("a", 0, [0, 0, 1]),
+      slanted("b", 50, [0, 0, -1]),
+      bar("c", [0, 50, 0], [33, 50, 0]),
+    ]);
     const first = piecesOf(resolve(frame).sticks);
     expect(first.map((p) => [p.mark, p.sticks])).toEqual([["P1", ["a", "b"]], ["P2", ["c"]]]); // prettier-ignore
     const issued = [{ mark: "P1", stock: "x", shape: first[0]!.shape }, { mark: "P7", stock: "x", shape: first[1]!.shape }]; // prettier-ignore

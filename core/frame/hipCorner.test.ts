@@ -10,7 +10,15 @@ import { bearings, connectedGroups, emptyFrame, interferences, pieceShape, piece
 const RUN = 72;
 const SLOPE = 0.5;
 const OVER = 4.472135955; // the roof's top plane over the plates' outer edge, measured plumb
-function stick(id: string, a: Vec3, b: Vec3, depth: number, seat: readonly [Seat, Seat], ends: Member["ends"], role = id): Member {
+function stick(
+  id: string,
+  a: Vec3,
+  b: Vec3,
+  depth: number,
+  seat: readonly [Seat, Seat],
+  ends: Member["ends"],
+  role = id,
+): Member {
   return { id, structure: "hip", assembly: "hip", role, letter: role[0]!.toUpperCase(), kind: "strip", nominal: [2, depth], ends, body: { shape: "straight", a, b, up: [0, 0, 1], seat, components: single(model(depth), model(2), "x") } }; // prettier-ignore
 }
 const square = { kind: "square", beyond: 0 } as const;

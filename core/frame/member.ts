@@ -60,14 +60,17 @@ export interface PanelBody {
   readonly thickness: Model;
   readonly stock: string;
   /** Convex holes and pockets, counter-clockwise, with the bevel of each edge. */
-  readonly holes: readonly { readonly name: string; readonly outline: readonly Vec2[]; readonly bevel: readonly number[] }[];
+  readonly holes: readonly {
+    readonly name: string;
+    readonly outline: readonly Vec2[];
+    readonly bevel: readonly number[];
+  }[];
 }
 export type Body = StraightBody | RoundBody | ArcBody | PanelBody;
 
 /** How an end finishes that no joint cuts. `beyond` is past the end of the work line, model mm. */
 export type FreeEnd =
-  | { readonly kind: "square"; readonly beyond: number }
-  | { readonly kind: "plumb" | "level"; readonly beyond: number };
+  { readonly kind: "square"; readonly beyond: number } | { readonly kind: "plumb" | "level"; readonly beyond: number };
 
 /** A stick, round, bent strip, panel or block placed in space. Its id is a semantic path that survives edits. */
 export interface Member {

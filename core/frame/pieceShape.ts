@@ -90,7 +90,11 @@ export function pieceShape(s: Resolved): PieceShape {
     if (bent || body.shape === "panel") return [square];
     const active = cutPlanes.filter((c) => c.as === `end${end}` && touchesPlane(all.map(shift), c));
     return active
-      .map((c): EndCut => ({ face: faceDown(c.n, end, section), ...setting(c.n, end, faceDown(c.n, end, section)), at: model(c.d / c.n[0]) }))
+      .map((c): EndCut => ({
+        face: faceDown(c.n, end, section),
+        ...setting(c.n, end, faceDown(c.n, end, section)),
+        at: model(c.d / c.n[0]),
+      }))
       .filter((c, i, list) => list.findIndex((o) => sameCut(o, c)) === i);
   };
   const ends = [endCuts(0), endCuts(1)] as const;
@@ -115,7 +119,10 @@ export function pieceShape(s: Resolved): PieceShape {
 }
 
 const sameCut = (a: EndCut, b: EndCut): boolean =>
-  a.face === b.face && Math.abs(a.mitre - b.mitre) < 1e-6 && Math.abs(a.bevel - b.bevel) < 1e-6 && Math.abs(a.at - b.at) < 1e-6;
+  a.face === b.face &&
+  Math.abs(a.mitre - b.mitre) < 1e-6 &&
+  Math.abs(a.bevel - b.bevel) < 1e-6 &&
+  Math.abs(a.at - b.at) < 1e-6;
 const touchesPlane = (points: readonly Vec3[], p: Plane): boolean =>
   points.filter((q) => Math.abs(dot(q, p.n) - p.d) < 1e-5).length >= 3;
 const distinct = (points: readonly Vec3[]): Vec3[] =>
@@ -132,7 +139,11 @@ function intersection(w: Solid, planes: readonly (Plane & { tag: string })[]): V
 }
 
 /** Lengths of the four lengthwise edges of the stock between the end cuts. */
-function edgeLengths(cuts: readonly (LocalPlane & { as: string })[], section: readonly [number, number], overall: number): number[] {
+function edgeLengths(
+  cuts: readonly (LocalPlane & { as: string })[],
+  section: readonly [number, number],
+  overall: number,
+): number[] {
   const corner = [-0.5, 0.5].flatMap((i) => [-0.5, 0.5].map((k) => [i * section[0], k * section[1]] as const));
   return corner.map(([v, w]) => {
     const at = (c: LocalPlane): number => (c.d - c.n[1] * v - c.n[2] * w) / c.n[0];

@@ -26,7 +26,13 @@ export function rebuild(p: PieceShape): Solid[] {
   const body = clipAll(stick, [...ends, ...p.rips.map((r) => ({ ...r, tag: "rip" }))]);
   if (!body) return [];
   return p.notches.reduce<Solid[]>(
-    (rest, planes) => rest.flatMap((s) => subtract(s, planes.map((q) => ({ ...q, tag: "notch" })))),
+    (rest, planes) =>
+      rest.flatMap((s) =>
+        subtract(
+          s,
+          planes.map((q) => ({ ...q, tag: "notch" })),
+        ),
+      ),
     [body],
   );
 }

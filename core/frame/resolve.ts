@@ -39,18 +39,28 @@ export function resolve(frame: Frame): ResolvedFrame {
     if (member.body.shape === "straight" || member.body.shape === "round")
       for (const end of ["end0", "end1"] as const)
         if (!cuts.some((c) => c.as === end))
-          throw new Error(`Nothing says how the ${member.role} "${member.id}" ends at its ${end === "end0" ? "start" : "far end"}.`);
+          throw new Error(
+            `Nothing says how the ${member.role} "${member.id}" ends at its ${end === "end0" ? "start" : "far end"}.`,
+          );
     const holes = member.body.shape === "panel" ? panelPlanes(member as never) : undefined;
     const ownCutters = [...cutters, ...(holes?.holes.map((h) => ({ from: h.name, planes: h.planes })) ?? [])];
     const own = stockBodies(member).map((body): Resolved => {
       const planes = [...(holes?.edges ?? []), ...cuts.map((c) => ({ ...c, tag: c.from }))];
       const whole = body.parts.map((p) => clipAll(p, planes)).filter((p): p is Solid => p !== undefined);
       const parts = ownCutters.reduce<readonly Solid[]>(
-        (rest, c) => rest.flatMap((p) => subtract(p, c.planes.map((q) => ({ ...q, tag: c.from })))),
+        (rest, c) =>
+          rest.flatMap((p) =>
+            subtract(
+              p,
+              c.planes.map((q) => ({ ...q, tag: c.from })),
+            ),
+          ),
         whole,
       );
       if (parts.length === 0)
-        throw new Error(`Nothing is left of the ${member.role} "${member.id}" after its cuts: what it joins is too close together.`);
+        throw new Error(
+          `Nothing is left of the ${member.role} "${member.id}" after its cuts: what it joins is too close together.`,
+        );
       return { id: body.id, member, stock: body.stock, size: body.size, centre: body.centre, axes: axesOf(member.body), cuts, cutters: ownCutters, whole, parts }; // prettier-ignore
     });
     sticks.push(...own);

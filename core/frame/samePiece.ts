@@ -3,15 +3,32 @@ import type { PieceShape } from "./pieceShape";
 
 type Turn = (p: Vec3) => Vec3;
 /** Quarter turns about u, and each of them after turning end for end about v: all rotations a stick has, no mirror among them. */
-const QUARTERS: readonly Turn[] = [(p) => p, (p) => [p[0], -p[2], p[1]], (p) => [p[0], -p[1], -p[2]], (p) => [p[0], p[2], -p[1]]];
-const TURNS: readonly Turn[] = [...QUARTERS, ...QUARTERS.map((q): Turn => (p) => q([-p[0], p[1], -p[2]]))];
+const QUARTERS: readonly Turn[] = [
+  (p) => p,
+  (p) => [p[0], -p[2], p[1]],
+  (p) => [p[0], -p[1], -p[2]],
+  (p) => [p[0], p[2], -p[1]],
+];
+const TURNS: readonly Turn[] = [
+  ...QUARTERS,
+  ...QUARTERS.map(
+    (q): Turn =>
+      (p) =>
+        q([-p[0], p[1], -p[2]]),
+  ),
+];
 /** Turns that keep the -w face down: none, and end for end on that face. */
 const FACE_TURNS: readonly Turn[] = [(p) => p, (p) => [-p[0], -p[1], p[2]]];
 
 /** The same shape seen in a mirror across v. */
 export const mirrored = (s: PieceShape): PieceShape => {
   const m = (p: Vec3): Vec3 => [p[0], -p[1], p[2]];
-  return { ...s, corners: s.corners.map(m), notchCorners: s.notchCorners.map((c) => c.map(m)), cutNormals: s.cutNormals.map(m) };
+  return {
+    ...s,
+    corners: s.corners.map(m),
+    notchCorners: s.notchCorners.map((c) => c.map(m)),
+    cutNormals: s.cutNormals.map(m),
+  };
 };
 
 /**
@@ -24,7 +41,8 @@ export function samePiece(a: PieceShape, b: PieceShape, turning: "any" | "face" 
   if (a.corners.length === 0 || a.notchCorners.length !== b.notchCorners.length) return false;
   return (turning === "face" ? FACE_TURNS : TURNS).some((turn) => {
     const size = turn([0, b.section[0], b.section[1]]);
-    if (Math.abs(Math.abs(size[1]) - a.section[0]) > tol || Math.abs(Math.abs(size[2]) - a.section[1]) > tol) return false;
+    if (Math.abs(Math.abs(size[1]) - a.section[0]) > tol || Math.abs(Math.abs(size[2]) - a.section[1]) > tol)
+      return false;
     const reversed = turn([1, 0, 0])[0] < 0;
     const place = (p: Vec3): Vec3 => {
       const q = turn(p);

@@ -126,7 +126,11 @@ function straightPart(m: Member, centre: readonly [number, number], size: readon
 }
 
 /** Chord prisms between the break points: plies that share breaks meet face to face. Ends are radial. */
-function arcParts(body: Extract<Body, { shape: "arc" }>, centre: readonly [number, number], size: readonly [number, number]): Solid[] {
+function arcParts(
+  body: Extract<Body, { shape: "arc" }>,
+  centre: readonly [number, number],
+  size: readonly [number, number],
+): Solid[] {
   const rings = body.breaks.map((t) => rectangle(arcAxes(body, t), 0, centre, size));
   return rings.slice(1).map((far, k) => {
     const near = rings[k]!;
@@ -135,9 +139,14 @@ function arcParts(body: Extract<Body, { shape: "arc" }>, centre: readonly [numbe
       const j = (i + 1) % 4;
       return quad([p, near[j]!, far[j]!, far[i]!], SIDES[i]!);
     });
-    return { faces: [...sides, quad([...near].reverse(), k === 0 ? "end0" : "seam"), quad(far, k === rings.length - 2 ? "end1" : "seam")] };
+    return {
+      faces: [
+        ...sides,
+        quad([...near].reverse(), k === 0 ? "end0" : "seam"),
+        quad(far, k === rings.length - 2 ? "end1" : "seam"),
+      ],
+    };
   });
 }
 
-const normalOf = (p: readonly Vec3[]): Vec3 =>
-  cross(addScaled(p[1]!, p[0]!, -1), addScaled(p[2]!, p[0]!, -1));
+const normalOf = (p: readonly Vec3[]): Vec3 => cross(addScaled(p[1]!, p[0]!, -1), addScaled(p[2]!, p[0]!, -1));

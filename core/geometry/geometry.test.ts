@@ -1,6 +1,20 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { boundsOf, clip, clipPolygon, cornersOf, hull, penetrationDepth, planeAt, polygonArea, prism, subtract, volumeOf, type Solid, type Vec3 } from ".";
+import {
+  boundsOf,
+  clip,
+  clipPolygon,
+  cornersOf,
+  hull,
+  penetrationDepth,
+  planeAt,
+  polygonArea,
+  prism,
+  subtract,
+  volumeOf,
+  type Solid,
+  type Vec3,
+} from ".";
 
 const box = (x: number, y: number, z: number, a: number, b: number, c: number): Solid =>
   prism([[x, y, z], [x + a, y, z], [x + a, y + b, z], [x, y + b, z]], [0, 0, c], ["s", "e", "n", "w"]); // prettier-ignore

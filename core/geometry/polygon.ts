@@ -40,7 +40,10 @@ export function hull(points: readonly Vec2[], eps = 1e-9): Vec2[] {
   // points that are one but for rounding would be taken out of order
   const distinct: Vec2[] = [];
   for (const q of points)
-    if (!distinct.some((d) => Math.abs(d[0] - q[0]) < TOLERANCE.samePoint && Math.abs(d[1] - q[1]) < TOLERANCE.samePoint)) distinct.push(q);
+    if (
+      !distinct.some((d) => Math.abs(d[0] - q[0]) < TOLERANCE.samePoint && Math.abs(d[1] - q[1]) < TOLERANCE.samePoint)
+    )
+      distinct.push(q);
   const p = distinct.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
   const half = (pts: readonly Vec2[]): Vec2[] => {
     const h: Vec2[] = [];

@@ -135,8 +135,7 @@ export function areaOf(corners: readonly Vec3[]): number {
 }
 
 /** Volume of a convex solid, mm³ (divergence theorem). */
-export const volumeOf = (s: Solid): number =>
-  s.faces.reduce((v, f) => v + (f.plane.d * areaOf(f.corners)) / 3, 0);
+export const volumeOf = (s: Solid): number => s.faces.reduce((v, f) => v + (f.plane.d * areaOf(f.corners)) / 3, 0);
 
 /** Smallest and largest corner coordinates. */
 export function boundsOf(parts: readonly Solid[]): { readonly min: Vec3; readonly max: Vec3 } {

@@ -32,7 +32,13 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
         graphic,
       },
       drawing: template(structure, d.pieces),
-      fileName: `${structure.structure.name.toLowerCase().normalize("NFKD").replace(/[^a-z0-9]+/g, "-").replace(/^-|-$/g, "") || "jig"}-template`,
+      fileName: `${
+        structure.structure.name
+          .toLowerCase()
+          .normalize("NFKD")
+          .replace(/[^a-z0-9]+/g, "-")
+          .replace(/^-|-$/g, "") || "jig"
+      }-template`,
     }));
 }
 
@@ -40,8 +46,18 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
 export const pagesOf = (s: JigSheet, paper: PaperId): PagePlan => paginate(s.drawing, paper, s.words);
 
 /** All sheets as one PDF at full size. */
-export const jigPdf = (sheets: readonly JigSheet[], paper: PaperId, title: string, date: Date, fonts: PdfFonts): Promise<Uint8Array> =>
-  toPdf(sheets.map((s) => pagesOf(s, paper)), { title, date, fonts });
+export const jigPdf = (
+  sheets: readonly JigSheet[],
+  paper: PaperId,
+  title: string,
+  date: Date,
+  fonts: PdfFonts,
+): Promise<Uint8Array> =>
+  toPdf(
+    sheets.map((s) => pagesOf(s, paper)),
+    { title, date, fonts },
+  );
 /** One sheet, not cut into pages, as SVG or DXF. */
-export const jigSvg = (s: JigSheet): string => toSvg(singleSheet(s.drawing, s.words), { title: s.words.title, margin: 5 });
+export const jigSvg = (s: JigSheet): string =>
+  toSvg(singleSheet(s.drawing, s.words), { title: s.words.title, margin: 5 });
 export const jigDxf = (s: JigSheet): string => toDxf(singleSheet(s.drawing, s.words));

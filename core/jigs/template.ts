@@ -1,6 +1,18 @@
 import type { Piece, Resolved } from "../frame";
 import type { Vec2 } from "../geometry";
-import { boundsOfDrawing, checkBar, elevation, line, outline, text, VIEWS, type Drawing, type Entity, type Layer, type SheetText } from "../drawing";
+import {
+  boundsOfDrawing,
+  checkBar,
+  elevation,
+  line,
+  outline,
+  text,
+  VIEWS,
+  type Drawing,
+  type Entity,
+  type Layer,
+  type SheetText,
+} from "../drawing";
 import type { StructureDesign } from "../job";
 import { printMm } from "../units";
 
@@ -31,7 +43,9 @@ export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing 
   const { min, max } = boundsOfDrawing({ layers: members });
   const marks = [...middle, ...front, ...back].flatMap((x): Entity[] => {
     const k = front.includes(x) ? -0.32 : back.includes(x) ? 0.32 : 0;
-    const longest = Math.max(...x.outlines.flat().map((p) => Math.abs((p[0] - x.centre[0]) * x.along[0] + (p[1] - x.centre[1]) * x.along[1])));
+    const longest = Math.max(
+      ...x.outlines.flat().map((p) => Math.abs((p[0] - x.centre[0]) * x.along[0] + (p[1] - x.centre[1]) * x.along[1])),
+    );
     const at: Vec2 = [x.centre[0] + 2 * k * longest * x.along[0], x.centre[1] + 2 * k * longest * x.along[1]];
     return bubble(at, mark.get(x.id) ?? "?");
   });
@@ -41,7 +55,14 @@ export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing 
       ...members,
       { name: "fence-lines", entities: fences(s.resolved.sticks) },
       { name: "piece-marks", entities: marks },
-      { name: "dimensions", entities: [...across([min[0], max[1] + 9], [max[0], max[1] + 9], max[1]), ...upright(min[0] - 9, min[1], max[1], min[0]), ...capDimension(s, max[1] + 4)] },
+      {
+        name: "dimensions",
+        entities: [
+          ...across([min[0], max[1] + 9], [max[0], max[1] + 9], max[1]),
+          ...upright(min[0] - 9, min[1], max[1], min[0]),
+          ...capDimension(s, max[1] + 4),
+        ],
+      },
       { name: "parts-list", entities: partsList(s, pieces, [min[0], min[1] - 14]) },
     ],
   };
@@ -58,11 +79,16 @@ function bubble(at: Vec2, words: string): Entity[] {
 
 /** Strips fixed against the outer posts, one post section wide, clear of what crosses. */
 function fences(sticks: readonly Resolved[]): Entity[] {
-  const posts = elevation(sticks.filter((s) => /post$/.test(s.member.role)), VIEWS.front);
+  const posts = elevation(
+    sticks.filter((s) => /post$/.test(s.member.role)),
+    VIEWS.front,
+  );
   const out: Entity[] = [];
   for (const side of [-1, 1]) {
     const reach = (p: (typeof posts)[number]): number => side * p.centre[0];
-    const outer = posts.filter((p) => !posts.some((q) => Math.abs(q.centre[1] - p.centre[1]) < 1 && reach(q) > reach(p) + 1e-6));
+    const outer = posts.filter(
+      (p) => !posts.some((q) => Math.abs(q.centre[1] - p.centre[1]) < 1 && reach(q) > reach(p) + 1e-6),
+    );
     for (const p of outer) {
       const o = p.outlines[0]!;
       // the long edge that lies outermost, shortened at both ends
@@ -77,7 +103,16 @@ function fences(sticks: readonly Resolved[]): Entity[] {
       const at = (t: number, w: number): Vec2 => [a[0] + d[0] * t + n[0] * w, a[1] + d[1] * t + n[1] * w];
       const clear = Math.min(2, l / 8) + wide;
       out.push(outline([at(clear, 0), at(l - clear, 0), at(l - clear, wide), at(clear, wide)], "fence"));
-      out.push(text(at(l / 2, side > 0 ? wide + 2.6 : wide + 1), "fence", 1.7, "middle", "text", (Math.atan2(d[1], d[0]) * 180) / Math.PI + (d[1] < 0 ? 180 : 0)));
+      out.push(
+        text(
+          at(l / 2, side > 0 ? wide + 2.6 : wide + 1),
+          "fence",
+          1.7,
+          "middle",
+          "text",
+          (Math.atan2(d[1], d[0]) * 180) / Math.PI + (d[1] < 0 ? 180 : 0),
+        ),
+      );
     }
   }
   return out;
@@ -103,7 +138,10 @@ function upright(x: number, y0: number, y1: number, from: number): Entity[] {
   ];
 }
 function capDimension(s: StructureDesign, y: number): Entity[] {
-  const cap = elevation(s.resolved.sticks.filter((k) => k.member.role === "cap"), VIEWS.front)[0];
+  const cap = elevation(
+    s.resolved.sticks.filter((k) => k.member.role === "cap"),
+    VIEWS.front,
+  )[0];
   if (!cap) return [];
   const xs = cap.outlines.flat().map((p) => p[0]);
   return across([Math.min(...xs), y], [Math.max(...xs), y], y - 4);
@@ -120,7 +158,11 @@ function partsList(s: StructureDesign, pieces: readonly Piece[], at: Vec2): Enti
   return [
     ...put(["Mark", "Count", "Piece", "Section, mm", "Tip to tip, mm"], at[1], "label"),
     ...own.flatMap(({ p, n }, i) =>
-      put([p.mark, `${n}`, p.role, p.shape.section.map((x) => x.toFixed(2)).join(" × "), p.shape.overall.toFixed(2)], at[1] - (i + 1) * row, "text"),
+      put(
+        [p.mark, `${n}`, p.role, p.shape.section.map((x) => x.toFixed(2)).join(" × "), p.shape.overall.toFixed(2)],
+        at[1] - (i + 1) * row,
+        "text",
+      ),
     ),
   ];
 }

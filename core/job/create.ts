@@ -29,5 +29,11 @@ export function emptyJob(name: string): JobDoc {
 /** A structure of a kind with its usual values. `id` is unique in the job. */
 export function newStructure(kindId: string, id: string, name: string): StructureDoc {
   const params = defaultsOf(kindOf(kindId).spec) as Record<string, unknown>;
-  return { id, kind: kindId, name, chosen: "first", variants: [{ id: "first", name: "First", reason: "", params, overrides: {} }] };
+  return {
+    id,
+    kind: kindId,
+    name,
+    chosen: "first",
+    variants: [{ id: "first", name: "First", reason: "", params, overrides: {} }],
+  };
 }

@@ -24,13 +24,18 @@ export interface CutRow {
 /** An end cut in words: "square", "14.0° mitre", "26.6° mitre, 45.0° bevel"; with several cuts joined by "and". `signed` keeps the signs of a setting. */
 export function endWords(cuts: readonly EndCut[], decimals = 1, signed = false): string {
   const one = (c: EndCut): string => {
-    const part = (n: number, what: string): string => (Math.abs(n) < 0.005 ? "" : `${printNumber(signed ? n : Math.abs(n), decimals)}° ${what}`);
+    const part = (n: number, what: string): string =>
+      Math.abs(n) < 0.005 ? "" : `${printNumber(signed ? n : Math.abs(n), decimals)}° ${what}`;
     return [part(c.mitre, "mitre"), part(c.bevel, "bevel")].filter(Boolean).join(", ") || "square";
   };
   return cuts.map(one).join(" and ") || "square";
 }
 /** Both ends of a piece in words, and how they lie to each other: "both 14.0° mitre, parallel". */
-export function bothEnds(ends: readonly [readonly EndCut[], readonly EndCut[]]): { readonly first: string; readonly far: string; readonly relation: string } {
+export function bothEnds(ends: readonly [readonly EndCut[], readonly EndCut[]]): {
+  readonly first: string;
+  readonly far: string;
+  readonly relation: string;
+} {
   const [first, far] = [endWords(ends[0]), endWords(ends[1])];
   const [a, b] = [endWords(ends[0], 3, true), endWords(ends[1], 3, true)];
   return { first, far, relation: first !== far || first === "square" ? "" : a === b ? "parallel" : "opposed" };

@@ -28,7 +28,10 @@ export interface Design {
 const NOTHING: ResolvedFrame = { frame: emptyFrame, sticks: [], byMember: new Map() };
 
 /** Looks up the stock of a job, each nominal size once. */
-export function stockLookup(doc: JobDoc, scale: Scale): { readonly stock: (name: string) => Match; readonly used: Map<string, Match> } {
+export function stockLookup(
+  doc: JobDoc,
+  scale: Scale,
+): { readonly stock: (name: string) => Match; readonly used: Map<string, Match> } {
   const used = new Map<string, Match>();
   const stock = (name: string): Match => {
     const known = used.get(name);

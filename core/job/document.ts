@@ -10,10 +10,12 @@ export const JOB_FORMAT = "cardo-job";
 export const JOB_VERSION = 1;
 
 const finite = { allowNaN: false, allowInfinity: false } as const;
-const text = (max: number): PropertyDecorator => (target, key) => {
-  IsString()(target, key as string);
-  MaxLength(max)(target, key as string);
-};
+const text =
+  (max: number): PropertyDecorator =>
+  (target, key) => {
+    IsString()(target, key as string);
+    MaxLength(max)(target, key as string);
+  };
 const id = (): PropertyDecorator => Matches(/^[a-z0-9][a-z0-9-]{0,39}$/i, { message: "$property “$value” is no id; use letters, digits and hyphens" }); // prettier-ignore
 const point = (): PropertyDecorator => (target, key) => {
   IsArray()(target, key as string);
@@ -21,11 +23,13 @@ const point = (): PropertyDecorator => (target, key) => {
   ArrayMaxSize(2)(target, key as string);
   IsNumber(finite, { each: true })(target, key as string);
 };
-const many = (max: number): PropertyDecorator => (target, key) => {
-  IsArray()(target, key as string);
-  ArrayMaxSize(max)(target, key as string);
-  ValidateNested({ each: true })(target, key as string);
-};
+const many =
+  (max: number): PropertyDecorator =>
+  (target, key) => {
+    IsArray()(target, key as string);
+    ArrayMaxSize(max)(target, key as string);
+    ValidateNested({ each: true })(target, key as string);
+  };
 
 export class ScaleDoc {
   @text(12) id!: string;

@@ -20,7 +20,11 @@ export function readJobFile(text: string): JobFile {
   const { issues = [], files = {} } = rest as { issues?: unknown; files?: unknown };
   if (!Array.isArray(issues) || issues.some((i) => typeof i?.id !== "string" || typeof i?.hash !== "string" || !Array.isArray(i?.pieces) || !Array.isArray(i?.sticks)))
     throw new JobError(["At issues: each needs an id, a hash, its pieces and its sticks."]); // prettier-ignore
-  if (typeof files !== "object" || files === null || Object.entries(files).some(([k, v]) => !/^[0-9a-f]{64}$/.test(k) || typeof v !== "string"))
+  if (
+    typeof files !== "object" ||
+    files === null ||
+    Object.entries(files).some(([k, v]) => !/^[0-9a-f]{64}$/.test(k) || typeof v !== "string")
+  )
     throw new JobError(["At files: each picture should stand as base64 text under its SHA-256."]);
   return { doc, issues: issues as Issue[], files: files as Record<string, string> };
 }

@@ -29,7 +29,9 @@ const rounded = (_: string, v: unknown): unknown => (typeof v === "number" ? Num
 
 /** Hash of everything a jig or a cut depends on: pieces, where each stick lies, and the versions of what computed them. */
 export function designHash(d: Design): string {
-  const sticks = d.structures.flatMap((s) => s.resolved.sticks.map((k) => [k.id, k.parts.flatMap((p) => p.faces.map((f) => f.corners))]));
+  const sticks = d.structures.flatMap((s) =>
+    s.resolved.sticks.map((k) => [k.id, k.parts.flatMap((p) => p.faces.map((f) => f.corners))]),
+  );
   const pieces = d.pieces.map((p) => [p.mark, p.stock, p.sticks]);
   return bytesToHex(sha256(utf8ToBytes(JSON.stringify([versionsOf(d), pieces, sticks], rounded))));
 }
@@ -52,7 +54,14 @@ export function issueOf(d: Design, kind: Issue["kind"], id: string, at: string, 
     hash: designHash(d),
     versions: versionsOf(d),
     plan: { ...d.doc.cutting, sticks: d.doc.stock.sticks },
-    pieces: pieces.map(({ mark, role, nominal, stock, shape, sticks: all }) => ({ mark, role, nominal, stock, shape, sticks: all })),
+    pieces: pieces.map(({ mark, role, nominal, stock, shape, sticks: all }) => ({
+      mark,
+      role,
+      nominal,
+      stock,
+      shape,
+      sticks: all,
+    })),
     sticks: [...chosen],
   };
 }
@@ -80,7 +89,9 @@ export interface CutStatus {
 }
 
 /** Sticks that are cut, latest word first applied: a later "uncut" takes a stick back, a later "cut" replaces it. */
-export function cutSticks(issues: readonly Issue[]): ReadonlyMap<string, { readonly issue: Issue; readonly piece: FrozenPiece }> {
+export function cutSticks(
+  issues: readonly Issue[],
+): ReadonlyMap<string, { readonly issue: Issue; readonly piece: FrozenPiece }> {
   const cut = new Map<string, { issue: Issue; piece: FrozenPiece }>();
   for (const issue of issues)
     for (const s of issue.sticks) {
@@ -94,7 +105,10 @@ export function cutSticks(issues: readonly Issue[]): ReadonlyMap<string, { reado
 const sameEnds = (a: PieceShape, b: PieceShape): boolean =>
   [0, 1].every((e) => {
     const [x, y] = [a.ends[e]!, b.ends[e]!];
-    return x.length === y.length && x.every((c, i) => Math.abs(c.mitre - y[i]!.mitre) <= 0.05 && Math.abs(c.bevel - y[i]!.bevel) <= 0.05);
+    return (
+      x.length === y.length &&
+      x.every((c, i) => Math.abs(c.mitre - y[i]!.mitre) <= 0.05 && Math.abs(c.bevel - y[i]!.bevel) <= 0.05)
+    );
   });
 
 /** Every cut stick told whether it still serves. */
@@ -104,7 +118,8 @@ export function cutStatuses(d: Design, issues: readonly Issue[]): CutStatus[] {
     const base = { stick, mark: frozen.mark, role: frozen.role, at: issue.at, frozen };
     const cur = now.get(stick);
     if (!cur) return { ...base, state: "not needed", by: 0, words: "no longer needed" };
-    if (cur.stock !== frozen.stock) return { ...base, state: "other section", by: 0, words: "cut again: it is of another section now" };
+    if (cur.stock !== frozen.stock)
+      return { ...base, state: "other section", by: 0, words: "cut again: it is of another section now" };
     if (samePiece(cur.shape, frozen.shape)) return { ...base, state: "valid", by: 0, words: "still valid" };
     const by = frozen.shape.overall - cur.shape.overall;
     if (!sameEnds(cur.shape, frozen.shape))

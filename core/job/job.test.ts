@@ -38,19 +38,29 @@ describe("job files", () => {
   it.each([
     ["[1,2", /^This is no job file: it should be JSON, and it begins with “\[1,2” and breaks off/],
     ["{}", /^This is no Cardo job file: it lacks "format"/],
-    [JSON.stringify({ ...job(), version: 99 }), /^The job file is of version 99, and this Cardo reads up to 1\. Open it with a newer Cardo\.$/],
+    [
+      JSON.stringify({ ...job(), version: 99 }),
+      /^The job file is of version 99, and this Cardo reads up to 1\. Open it with a newer Cardo\.$/,
+    ],
     [JSON.stringify({ ...job(), version: "x" }), /version is "x"/],
     [JSON.stringify({ ...job(), extra: 1 }), /extra/],
-    [JSON.stringify(job({ height: 100 })), /^Bent, First: Height, top of cap to foot of sill is 0′-3 15\/16″; it may be from 5′-0″ to 90′-0″\.$/],
+    [
+      JSON.stringify(job({ height: 100 })),
+      /^Bent, First: Height, top of cap to foot of sill is 0′-3 15\/16″; it may be from 5′-0″ to 90′-0″\.$/,
+    ],
     [JSON.stringify(job({ batters: [0, 6, 0] })), /Posts L2 and L1 would cross at the sill/],
-    [JSON.stringify({ ...job(), structures: [{ ...job().structures[0]!, kind: "castle" }] }), /is of the kind “castle”; known are trestle-bent/],
+    [
+      JSON.stringify({ ...job(), structures: [{ ...job().structures[0]!, kind: "castle" }] }),
+      /is of the kind “castle”; known are trestle-bent/,
+    ],
     [JSON.stringify({ ...job(), brief: { ...job().brief, scale: { id: "HO", ratio: 48 } } }), /Scale HO is 1:87/],
   ])("are refused in a sentence: %#", (text, words) => expect(sentence(() => readJobText(text))).toMatch(words));
   it("have a migration from every earlier version, each with its fixture", () => {
     // version 1 is the first: this list grows with JOB_VERSION and fails when a step is missing
     const fixtures: Record<number, { before: Record<string, unknown>; after: Record<string, unknown> }> = {};
     expect(Object.keys(MIGRATIONS).map(Number)).toEqual(Array.from({ length: JOB_VERSION - 1 }, (_, i) => i + 1));
-    for (const [v, step] of Object.entries(MIGRATIONS)) expect(step(fixtures[Number(v)]!.before)).toEqual(fixtures[Number(v)]!.after);
+    for (const [v, step] of Object.entries(MIGRATIONS))
+      expect(step(fixtures[Number(v)]!.before)).toEqual(fixtures[Number(v)]!.after);
   });
   it("checks numbers that are none", () => expect(sentence(() => checkJob({ ...job(), cutting: { kerf: "1", allowance: 0 } }))).toMatch(/At cutting\.kerf/)); // prettier-ignore
 });
@@ -58,12 +68,23 @@ describe("job files", () => {
 describe("design", () => {
   it("lists what is to be cut, by hand: HO cap of 14 ft is 49 mm", () => {
     const rows = cutRows(designOf(job()));
-    expect(rows.find((r) => r.piece === "cap")).toMatchObject({ mark: "C1", count: 1, overall_mm: 49, overall_prototype: "14′-0″", end_a: "square" });
+    expect(rows.find((r) => r.piece === "cap")).toMatchObject({
+      mark: "C1",
+      count: 1,
+      overall_mm: 49,
+      overall_prototype: "14′-0″",
+      end_a: "square",
+    });
     expect(rows.reduce((n, r) => n + r.count, 0)).toBe(15);
   });
   it("laminates a post of two plies: twice the sticks, each half as thick, same ends", () => {
     const one = designOf(job());
-    const two = designOf(job({}, { stock: { ...job().stock, choices: { "12×12": { item: "scale/6x12", plies: 2, along: "thickness" } } } }));
+    const two = designOf(
+      job(
+        {},
+        { stock: { ...job().stock, choices: { "12×12": { item: "scale/6x12", plies: 2, along: "thickness" } } } },
+      ),
+    );
     const posts = (d: typeof one) => d.pieces.filter((p) => p.role === "batter post");
     expect(posts(two).map((p) => p.sticks.length)).toEqual(posts(one).map((p) => 2 * p.sticks.length));
     expect(posts(two)[0]!.shape.overall).toBeCloseTo(posts(one)[0]!.shape.overall, 9);
@@ -72,21 +93,48 @@ describe("design", () => {
   });
   it("says what no stick is long enough for, what is not to be had, and what bears badly", () => {
     const texts = (d: JobDoc): string[] => findings(designOf(d)).map((f) => f.text);
-    const long = texts(job({}, { brief: { ...job().brief, scale: { id: "G", ratio: 22.5 } }, stock: { ...job().stock, sticks: { "scale/12x12": [{ length: 250, count: null, price: 0 }] } } }));
-    expect(long.find((t) => t.startsWith("Sill S1"))).toMatch(/needs 296\.2 mm; the longest Scale lumber, II \/ G 12×12 is 250\.0 mm, 46\.2 mm \(.*\) short\. Splice it or add longer stock\./);
-    const thin = texts(job({}, { stock: { ...job().stock, choices: { "12×14": { item: "metric/3x4", plies: 1, along: "thickness" } } } }));
-    expect(thin.find((t) => t.startsWith("12×14 is not to be had"))).toMatch(/Strip wood 3 × 4 mm is 0\.50 mm too small in thickness, 1 11\/16″ on the prototype \(14 %\)/);
+    const long = texts(
+      job(
+        {},
+        {
+          brief: { ...job().brief, scale: { id: "G", ratio: 22.5 } },
+          stock: { ...job().stock, sticks: { "scale/12x12": [{ length: 250, count: null, price: 0 }] } },
+        },
+      ),
+    );
+    expect(long.find((t) => t.startsWith("Sill S1"))).toMatch(
+      /needs 296\.2 mm; the longest Scale lumber, II \/ G 12×12 is 250\.0 mm, 46\.2 mm \(.*\) short\. Splice it or add longer stock\./,
+    );
+    const thin = texts(
+      job(
+        {},
+        { stock: { ...job().stock, choices: { "12×14": { item: "metric/3x4", plies: 1, along: "thickness" } } } },
+      ),
+    );
+    expect(thin.find((t) => t.startsWith("12×14 is not to be had"))).toMatch(
+      /Strip wood 3 × 4 mm is 0\.50 mm too small in thickness, 1 11\/16″ on the prototype \(14 %\)/,
+    );
     expect(thin.find((t) => /bears on the cap with only 85 % of its end/.test(t))).toBeDefined();
   });
   it("leaves a stick out, finds the brace that then misses, and parks a change whose stick is gone", () => {
     const d = job();
-    d.structures[0]!.variants[0]!.overrides = { "bent/story1/sway/front": { ends: [-2.6, 0] }, "bent/story1/post/R1": { omit: true }, "bent/story9/post/R1": { omit: true } };
+    d.structures[0]!.variants[0]!.overrides = {
+      "bent/story1/sway/front": { ends: [-2.6, 0] },
+      "bent/story1/post/R1": { omit: true },
+      "bent/story9/post/R1": { omit: true },
+    };
     const found = findings(designOf(d));
-    expect(found.find((f) => f.level === "warning")!.text).toMatch(/^The sway brace on the front of story 1 covers only \d+ % of its crossing with the batter post L2 of story 1\.$/);
-    expect(found.find((f) => f.level === "remark")!.text).toMatch(/“bent\/story9\/post\/R1” is kept, but that stick is not in the structure now/);
+    expect(found.find((f) => f.level === "warning")!.text).toMatch(
+      /^The sway brace on the front of story 1 covers only \d+ % of its crossing with the batter post L2 of story 1\.$/,
+    );
+    expect(found.find((f) => f.level === "remark")!.text).toMatch(
+      /“bent\/story9\/post\/R1” is kept, but that stick is not in the structure now/,
+    );
     expect(designOf(d).pieces.flatMap((p) => p.sticks)).not.toContain("g/bent/story1/post/R1");
     d.structures[0]!.variants[0]!.overrides = { "bent/story1/sway/front": { ends: [-9, 0] } };
-    expect(findings(designOf(d)).find((f) => f.level === "fault")!.text).toMatch(/^The sway brace on the front of story 1 misses the batter post L2/);
+    expect(findings(designOf(d)).find((f) => f.level === "fault")!.text).toMatch(
+      /^The sway brace on the front of story 1 misses the batter post L2/,
+    );
   });
 });
 
@@ -102,12 +150,23 @@ describe("issues", () => {
     };
     expect(state({}, sticks[0]!)).toMatchObject({ state: "valid", words: "still valid" });
     // a top story 1 ft lower takes 3.5 mm × 1.02147 off the outer posts (2.5 in 12)
-    expect(state({ storyHeights: [feet(9, 2), feet(15), feet(15)] }, sticks[0]!)).toMatchObject({ state: "too long", words: "3.6 mm too long: trim" });
-    expect(state({ storyHeights: [feet(11, 2), feet(15), feet(15)], height: feet(23) }, sticks[0]!)).toMatchObject({ state: "too short" });
+    expect(state({ storyHeights: [feet(9, 2), feet(15), feet(15)] }, sticks[0]!)).toMatchObject({
+      state: "too long",
+      words: "3.6 mm too long: trim",
+    });
+    expect(state({ storyHeights: [feet(11, 2), feet(15), feet(15)], height: feet(23) }, sticks[0]!)).toMatchObject({
+      state: "too short",
+    });
     expect(state({ batters: [3, 0.5, 0] }, sticks[0]!).state).toBe("other ends");
-    expect(state({ capLength: feet(14) - inches(1) }, "g/bent/cap")).toMatchObject({ state: "too long", words: "0.3 mm too long: trim" });
+    expect(state({ capLength: feet(14) - inches(1) }, "g/bent/cap")).toMatchObject({
+      state: "too long",
+      words: "0.3 mm too long: trim",
+    });
     expect(state({ cap: "12×16" }, "g/bent/cap").state).toBe("other section");
-    expect(state({ stories: 1 }, "g/bent/level1/sill")).toMatchObject({ state: "not needed", words: "no longer needed" });
+    expect(state({ stories: 1 }, "g/bent/level1/sill")).toMatchObject({
+      state: "not needed",
+      words: "no longer needed",
+    });
     const taken = issueOf(before, "uncut", "i2", at, sticks);
     expect(cutStatuses(before, [issue, taken]).map((s) => s.mark)).toEqual(["C1", "M1"]);
     // marks stay with their shapes, and a new shape takes a new number

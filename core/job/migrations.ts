@@ -9,7 +9,8 @@ export function migrate(doc: Raw): Raw {
   let out = doc;
   while (out.version !== JOB_VERSION) {
     const step = MIGRATIONS[out.version as number];
-    if (!step) throw new Error(`A job file of version ${String(out.version)} cannot be brought up to version ${JOB_VERSION}.`);
+    if (!step)
+      throw new Error(`A job file of version ${String(out.version)} cannot be brought up to version ${JOB_VERSION}.`);
     out = step(out);
   }
   return out;

@@ -6,7 +6,11 @@ import type { OverrideDoc } from "./document";
  * longer or shorter (model mm). An end left without a joint is cut square at its work line. Answers also the paths that
  * name no stick any more: they are kept and shown, not dropped.
  */
-export function applyOverrides(frame: Frame, structure: string, overrides: Readonly<Record<string, OverrideDoc>>): { readonly frame: Frame; readonly parked: readonly string[] } {
+export function applyOverrides(
+  frame: Frame,
+  structure: string,
+  overrides: Readonly<Record<string, OverrideDoc>>,
+): { readonly frame: Frame; readonly parked: readonly string[] } {
   const paths = Object.keys(overrides);
   if (paths.length === 0) return { frame, parked: [] };
   const of = (id: string): OverrideDoc | undefined => overrides[id.slice(structure.length + 1)];
@@ -27,7 +31,8 @@ export function applyOverrides(frame: Frame, structure: string, overrides: Reado
     .map((m): Member => {
       const change = of(m.id)?.ends;
       const end = (k: 0 | 1): FreeEnd | undefined => {
-        const free = m.ends[k] ?? (gone.size > 0 && !endsCut(m.id, k) ? ({ kind: "square", beyond: 0 } as const) : undefined);
+        const free =
+          m.ends[k] ?? (gone.size > 0 && !endsCut(m.id, k) ? ({ kind: "square", beyond: 0 } as const) : undefined);
         return free && change ? { ...free, beyond: free.beyond + change[k] } : free;
       };
       return change || gone.size > 0 ? { ...m, ends: [end(0), end(1)] } : m;

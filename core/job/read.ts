@@ -20,7 +20,10 @@ const STRICT = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValue
 function sentences(errors: readonly ValidationError[], at = ""): string[] {
   return errors.flatMap((e) => {
     const here = `${at}${at && !/^\d/.test(e.property) ? "." : at ? "" : ""}${/^\d/.test(e.property) ? `[${e.property}]` : e.property}`;
-    return [...Object.values(e.constraints ?? {}).map((m) => `At ${here}: ${m}.`.replace(/\.\.$/, ".")), ...sentences(e.children ?? [], here)];
+    return [
+      ...Object.values(e.constraints ?? {}).map((m) => `At ${here}: ${m}.`.replace(/\.\.$/, ".")),
+      ...sentences(e.children ?? [], here),
+    ];
   });
 }
 
@@ -49,7 +52,8 @@ export function checkJob(raw: unknown): JobDoc {
       more.push(`Structure “${s.name}” is of the kind “${s.kind}”; known are ${KINDS.map((k) => k.id).join(", ")}.`);
       continue;
     }
-    if (!s.variants.some((v) => v.id === s.chosen)) more.push(`Structure “${s.name}” has no variant “${s.chosen}” to be the chosen one.`);
+    if (!s.variants.some((v) => v.id === s.chosen))
+      more.push(`Structure “${s.name}” has no variant “${s.chosen}” to be the chosen one.`);
     for (const v of s.variants) more.push(...paramProblems(s.kind, v.params).map((p) => `${s.name}, ${v.name}: ${p}`));
   }
   for (const name of Object.keys(doc.stock.choices))
@@ -67,13 +71,24 @@ export function readJobText(text: string): { readonly doc: JobDoc; readonly rest
     const start = text.trim().slice(0, 30).replace(/\s+/g, " ");
     throw new JobError([`This is no job file: it should be JSON, and it begins with “${start}” and breaks off or is misspelt (${(cause as Error).message.replace(/\s+/g, " ")}).`]); // prettier-ignore
   }
-  if (typeof raw !== "object" || raw === null || Array.isArray(raw) || (raw as { format?: unknown }).format !== JOB_FORMAT)
-    throw new JobError([`This is no Cardo job file: it lacks "format": "${JOB_FORMAT}". Export a job from the Shelf to get one.`]);
+  if (
+    typeof raw !== "object" ||
+    raw === null ||
+    Array.isArray(raw) ||
+    (raw as { format?: unknown }).format !== JOB_FORMAT
+  )
+    throw new JobError([
+      `This is no Cardo job file: it lacks "format": "${JOB_FORMAT}". Export a job from the Shelf to get one.`,
+    ]);
   const version = (raw as { version?: unknown }).version;
   if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
-    throw new JobError([`The job file's version is ${JSON.stringify(version)}; it should be a whole number up to ${JOB_VERSION}.`]);
+    throw new JobError([
+      `The job file's version is ${JSON.stringify(version)}; it should be a whole number up to ${JOB_VERSION}.`,
+    ]);
   if (version > JOB_VERSION)
-    throw new JobError([`The job file is of version ${version}, and this Cardo reads up to ${JOB_VERSION}. Open it with a newer Cardo.`]);
+    throw new JobError([
+      `The job file is of version ${version}, and this Cardo reads up to ${JOB_VERSION}. Open it with a newer Cardo.`,
+    ]);
   const { issues, files, ...doc } = migrate(raw as Record<string, unknown>);
   return { doc: checkJob(doc), rest: { issues, files } };
 }

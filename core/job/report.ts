@@ -5,7 +5,11 @@ import type { Design } from "./design";
 const r = (n: number): number => Number(n.toFixed(6)) + 0;
 const angles = (cuts: readonly EndCut[]) => {
   const [first = { mitre: 0, bevel: 0, face: "-w" }, ...more] = cuts;
-  const one = (c: { mitre: number; bevel: number; face: string }) => ({ mitre: r(c.mitre), bevel: r(c.bevel), face: c.face });
+  const one = (c: { mitre: number; bevel: number; face: string }) => ({
+    mitre: r(c.mitre),
+    bevel: r(c.bevel),
+    face: c.face,
+  });
   return { ...one(first), ...(more.length ? { more: more.map(one) } : {}) };
 };
 

@@ -21,7 +21,10 @@ describe("lumber", () => {
   it("makes an HO 2×8 of 0.023 × 0.092 in", () => {
     // NMRA S-1.2 ratio times the full-sawn size
     const m = chooseStock(nominal(2, 8), "2×8", policy, HO);
-    expect([m.section.thickness / MM_PER_INCH, m.section.width / MM_PER_INCH]).toEqual([expect.closeTo(0.023, 4), expect.closeTo(0.0919, 4)]);
+    expect([m.section.thickness / MM_PER_INCH, m.section.width / MM_PER_INCH]).toEqual([
+      expect.closeTo(0.023, 4),
+      expect.closeTo(0.0919, 4),
+    ]);
     expect(m.error.worstPercent).toBeLessThan(1e-9);
   });
   it("says how far the nearest of a series is off", () => {
@@ -36,9 +39,25 @@ describe("lumber", () => {
     const wanted = wantedSection(nominal(12, 12), "full-sawn", HO);
     const two = matches(wanted, ["metric"], HO).find((m) => m.plies === 2)!;
     expect(two.section.thickness).toBeCloseTo(two.item.thickness * (two.along === "thickness" ? 2 : 1), 9);
-    expect(chooseStock(nominal(12, 12), "12×12", { ...policy, choices: { "12×12": { item: "metric/3x3", plies: 1, along: "thickness" } } }, HO).section.width).toBe(3);
-    expect(() => chooseStock(nominal(12, 12), "12×12", { ...policy, choices: { "12×12": { item: "metric/7x7", plies: 1, along: "thickness" } } }, HO)).toThrow("is in no series; choose another");
-    expect(() => chooseStock(nominal(12, 12), "12×12", { ...policy, series: ["round"] }, HO)).toThrow("No strip series is chosen");
+    expect(
+      chooseStock(
+        nominal(12, 12),
+        "12×12",
+        { ...policy, choices: { "12×12": { item: "metric/3x3", plies: 1, along: "thickness" } } },
+        HO,
+      ).section.width,
+    ).toBe(3);
+    expect(() =>
+      chooseStock(
+        nominal(12, 12),
+        "12×12",
+        { ...policy, choices: { "12×12": { item: "metric/7x7", plies: 1, along: "thickness" } } },
+        HO,
+      ),
+    ).toThrow("is in no series; choose another");
+    expect(() => chooseStock(nominal(12, 12), "12×12", { ...policy, series: ["round"] }, HO)).toThrow(
+      "No strip series is chosen",
+    );
   });
   it("has five series and no name twice", () => {
     const all = catalogue(HO);

@@ -50,7 +50,13 @@ export function builtSection(item: StockItem, plies: 1 | 2, along: "thickness" |
 }
 
 /** A match of a given item, single or of two plies. */
-export function matchOf(item: StockItem, plies: 1 | 2, along: "thickness" | "width", wanted: ModelSection, scale: Scale): Match {
+export function matchOf(
+  item: StockItem,
+  plies: 1 | 2,
+  along: "thickness" | "width",
+  wanted: ModelSection,
+  scale: Scale,
+): Match {
   const section = builtSection(item, plies, along);
   return { item, plies, along, section, error: sectionError(wanted, section, scale) };
 }
@@ -72,7 +78,9 @@ export function matches(wanted: ModelSection, series: readonly SeriesId[], scale
   const order = new Map(found.map((m, i) => [m, i]));
   return found.sort(
     (a, b) =>
-      (Math.abs(a.error.worstPercent - b.error.worstPercent) > 1e-9 ? a.error.worstPercent - b.error.worstPercent : 0) ||
+      (Math.abs(a.error.worstPercent - b.error.worstPercent) > 1e-9
+        ? a.error.worstPercent - b.error.worstPercent
+        : 0) ||
       a.plies - b.plies ||
       order.get(a)! - order.get(b)!,
   );

@@ -27,7 +27,16 @@ export function parseNominal(text: string): Nominal | undefined {
 }
 
 /** Dressed dry inches of boards and dimension lumber: American Softwood Lumber Standard, DOC PS 20. */
-const DRESSED: Readonly<Record<number, number>> = { 1: 0.75, 2: 1.5, 3: 2.5, 4: 3.5, 6: 5.5, 8: 7.25, 10: 9.25, 12: 11.25 };
+const DRESSED: Readonly<Record<number, number>> = {
+  1: 0.75,
+  2: 1.5,
+  3: 2.5,
+  4: 3.5,
+  6: 5.5,
+  8: 7.25,
+  10: 9.25,
+  12: 11.25,
+};
 
 function dressedInches(n: number, timber: boolean): number {
   if (timber) return n - 0.5;

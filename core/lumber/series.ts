@@ -42,17 +42,15 @@ const thou = (n: number): string => `.${String(n).padStart(3, "0")}`;
 
 /** Everything the five series offer at a scale, in a fixed order. Lengths are the usual ones (common practice). */
 export function catalogue(scale: Scale): readonly StockItem[] {
-  const scaleLumber = pairs(SCALE_INCHES).map(
-    ([t, w]): StockItem => ({
-      id: `scale/${t}x${w}`,
-      series: "scale",
-      name: `Scale lumber, ${scale.id === "custom" ? `1:${scale.ratio}` : scale.name} ${t}×${w}`,
-      shape: "strip",
-      thickness: model((t * MM_PER_INCH) / scale.ratio),
-      width: model((w * MM_PER_INCH) / scale.ratio),
-      lengths: [inch(11), inch(14)],
-    }),
-  );
+  const scaleLumber = pairs(SCALE_INCHES).map(([t, w]): StockItem => ({
+    id: `scale/${t}x${w}`,
+    series: "scale",
+    name: `Scale lumber, ${scale.id === "custom" ? `1:${scale.ratio}` : scale.name} ${t}×${w}`,
+    shape: "strip",
+    thickness: model((t * MM_PER_INCH) / scale.ratio),
+    width: model((w * MM_PER_INCH) / scale.ratio),
+    lengths: [inch(11), inch(14)],
+  }));
   const strip = (
     series: SeriesId,
     size: [number, number],
@@ -72,20 +70,25 @@ export function catalogue(scale: Scale): readonly StockItem[] {
   return [
     ...scaleLumber,
     ...pairs(SIXTY_FOURTHS).map((s) =>
-      strip("inch", s, (n) => inch(n / 64), (n) => printFraction(n, 64), [inch(24), inch(36)], " in"),
+      strip(
+        "inch",
+        s,
+        (n) => inch(n / 64),
+        (n) => printFraction(n, 64),
+        [inch(24), inch(36)],
+        " in",
+      ),
     ),
     ...pairs(METRIC).map((s) => strip("metric", s, model, String, [model(1000)], " mm")),
     ...pairs(THOUSANDTHS).map((s) => strip("styrene", s, (n) => inch(n / 1000), thou, [inch(14)], " in")),
-    ...ROUND_THOUSANDTHS.map(
-      (d): StockItem => ({
-        id: `round/${d}`,
-        series: "round",
-        name: `Round stock ${thou(d)} in diameter`,
-        shape: "round",
-        thickness: inch(d / 1000),
-        width: inch(d / 1000),
-        lengths: d >= 125 ? [inch(12), inch(36)] : [inch(10)],
-      }),
-    ),
+    ...ROUND_THOUSANDTHS.map((d): StockItem => ({
+      id: `round/${d}`,
+      series: "round",
+      name: `Round stock ${thou(d)} in diameter`,
+      shape: "round",
+      thickness: inch(d / 1000),
+      width: inch(d / 1000),
+      lengths: d >= 125 ? [inch(12), inch(36)] : [inch(10)],
+    })),
   ];
 }

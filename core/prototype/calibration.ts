@@ -14,7 +14,8 @@ const apart = (a: Vec2, b: Vec2): number => Math.hypot(b[0] - a[0], b[1] - a[1])
 /** Prototype mm per pixel. Errors: two points less than 5 pixels apart, between which no length can be told. */
 export function mmPerPixel(c: Calibration): number {
   const px = apart(c.from, c.to);
-  if (px < 5) throw new Error(`The two points are only ${px.toFixed(1)} pixels apart; choose points far from each other.`);
+  if (px < 5)
+    throw new Error(`The two points are only ${px.toFixed(1)} pixels apart; choose points far from each other.`);
   return c.length / px;
 }
 /** Prototype length between two pixels. */

@@ -22,12 +22,16 @@ describe("a calibrated picture", () => {
     const tilted = { ...c, length: inches(500), tilt: tiltOf([0, 0], [1000, -15]) };
     expect(fromPixel(tilted, [0, 0], [1000, -15])[1]).toBeCloseTo(0, 9);
     fc.assert(
-      fc.property(fc.double({ min: -180, max: 180, noNaN: true }), fc.double({ min: -5000, max: 5000, noNaN: true }), (tilt, x) => {
-        const k = { ...c, tilt };
-        const back = toPixel(k, [7, 9], fromPixel(k, [7, 9], [x, 33]));
-        expect(back[0]).toBeCloseTo(x, 6);
-        expect(back[1]).toBeCloseTo(33, 6);
-      }),
+      fc.property(
+        fc.double({ min: -180, max: 180, noNaN: true }),
+        fc.double({ min: -5000, max: 5000, noNaN: true }),
+        (tilt, x) => {
+          const k = { ...c, tilt };
+          const back = toPixel(k, [7, 9], fromPixel(k, [7, 9], [x, 33]));
+          expect(back[0]).toBeCloseTo(x, 6);
+          expect(back[1]).toBeCloseTo(33, 6);
+        },
+      ),
       { seed: 2 },
     );
   });

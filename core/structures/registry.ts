@@ -7,6 +7,7 @@ export const KINDS: readonly StructureKind[] = [trestleBent];
 /** The kind of that id. Errors: an id nobody registered. */
 export function kindOf(id: string): StructureKind {
   const k = KINDS.find((x) => x.id === id);
-  if (!k) throw new Error(`“${id}” is no kind of structure known here; known are ${KINDS.map((x) => x.id).join(", ")}.`);
+  if (!k)
+    throw new Error(`“${id}” is no kind of structure known here; known are ${KINDS.map((x) => x.id).join(", ")}.`);
   return k;
 }

@@ -1,5 +1,16 @@
 import "reflect-metadata";
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, IsInt, IsNumber, Matches, Max, Min } from "class-validator";
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  Matches,
+  Max,
+  Min,
+} from "class-validator";
 import { printFeetInches, printNumber, type Prototype } from "../units";
 
 interface Common {
@@ -101,7 +112,11 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
         return `${p.label} is ${read}; it may be from ${show(q, q.min)} to ${show(q, q.max)}.`;
       };
       const o = { each, message };
-      on(q.type === "count" ? IsInt(o) : IsNumber({ allowNaN: false, allowInfinity: false }, o), Min(q.min, o), Max(q.max, o));
+      on(
+        q.type === "count" ? IsInt(o) : IsNumber({ allowNaN: false, allowInfinity: false }, o),
+        Min(q.min, o),
+        Max(q.max, o),
+      );
     };
     switch (p.type) {
       case "length":

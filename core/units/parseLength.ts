@@ -66,7 +66,9 @@ export function parseLength(text: string, bare: BareUnit): Parsed {
   if (/\d,\d{3}(?!\d)/.test(t) && !/(^|\D)0,\d{3}/.test(t))
     return fail(", where the comma could mean thousands or a decimal");
   const done = (mm: number): Parsed =>
-    Number.isFinite(mm) && mm < 1e9 ? { ok: true, mm: (negative && mm !== 0 ? -1 : 1) * mm } : fail(", which is no number");
+    Number.isFinite(mm) && mm < 1e9
+      ? { ok: true, mm: (negative && mm !== 0 ? -1 : 1) * mm }
+      : fail(", which is no number");
 
   let m = FEET_INCHES.exec(t);
   if (m) {

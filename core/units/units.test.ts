@@ -29,11 +29,15 @@ describe("typed lengths", () => {
     ["-3 in", "ft", -76.2],
   ] as const)("reads %s", (text, bare, want) => expect(mm(text, bare)).toBeCloseTo(want, 9));
 
-  it.each(["", "abc", "14''6'", "1/0", "12 furlongs", "1,200 mm", "14'6'3", "--3", "1e5", "6 1/2/3"])("refuses %j in a sentence", (text) => {
-    const p = parseLength(text, "ft");
-    expect(p.ok).toBe(false);
-    if (!p.ok) expect(p.error).toMatch(/^(Read “.*|Nothing was typed); write a length such as 14'6|^Read “.*thousands/);
-  });
+  it.each(["", "abc", "14''6'", "1/0", "12 furlongs", "1,200 mm", "14'6'3", "--3", "1e5", "6 1/2/3"])(
+    "refuses %j in a sentence",
+    (text) => {
+      const p = parseLength(text, "ft");
+      expect(p.ok).toBe(false);
+      if (!p.ok)
+        expect(p.error).toMatch(/^(Read “.*|Nothing was typed); write a length such as 14'6|^Read “.*thousands/);
+    },
+  );
 
   it("prints what it reads back, to the nearest sixteenth or 64th", () => {
     expect(printFeetInches(feet(14, 6.5))).toBe("14′-6 1/2″");

@@ -3,7 +3,14 @@ import { clockOf, useJob } from "~/job/JobContext";
 import { Next } from "~/ui/Next";
 
 const WORD = { print: "Jigs printed", cut: "Cut", uncut: "Taken back: not cut" } as const;
-const INK = { valid: "text-verdigris", "too long": "text-ochre", "too short": "text-fault", "other ends": "text-fault", "other section": "text-fault", "not needed": "text-ink-2" } as const;
+const INK = {
+  valid: "text-verdigris",
+  "too long": "text-ochre",
+  "too short": "text-fault",
+  "other ends": "text-fault",
+  "other section": "text-fault",
+  "not needed": "text-ink-2",
+} as const;
 
 /** What is cut and whether it still fits, and what happened when: read at arm's length. */
 export default function Bench() {
@@ -49,7 +56,10 @@ export default function Bench() {
   );
 } // prettier-ignore
 
-function marks(i: { sticks: readonly string[]; pieces: readonly { mark: string; sticks: readonly string[] }[] }): string {
+function marks(i: {
+  sticks: readonly string[];
+  pieces: readonly { mark: string; sticks: readonly string[] }[];
+}): string {
   const count = new Map<string, number>();
   for (const s of i.sticks) {
     const m = i.pieces.find((p) => p.sticks.includes(s))?.mark ?? "?";

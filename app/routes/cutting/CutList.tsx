@@ -1,5 +1,13 @@
 import { ChevronDownIcon, ChevronUpIcon } from "@heroicons/react/20/solid";
-import { createColumnHelper, flexRender, getCoreRowModel, getFilteredRowModel, getSortedRowModel, useReactTable, type SortingState } from "@tanstack/react-table";
+import {
+  createColumnHelper,
+  flexRender,
+  getCoreRowModel,
+  getFilteredRowModel,
+  getSortedRowModel,
+  useReactTable,
+  type SortingState,
+} from "@tanstack/react-table";
 import { useMemo, useState } from "react";
 import type { Piece } from "core/frame";
 import { bothEnds, serves, whereWords, type CutStatus } from "core/job";
@@ -25,7 +33,11 @@ export function CutList() {
   const [filter, setFilter] = useState("");
   const rows = useMemo((): Row[] => {
     const names = new Map(catalogue(job.design.scale).map((i) => [i.id, i.name]));
-    return job.design.pieces.map((piece) => ({ piece, stock: names.get(piece.stock) ?? piece.stock, statuses: job.statuses.filter((s) => piece.sticks.includes(s.stick)) }));
+    return job.design.pieces.map((piece) => ({
+      piece,
+      stock: names.get(piece.stock) ?? piece.stock,
+      statuses: job.statuses.filter((s) => piece.sticks.includes(s.stick)),
+    }));
   }, [job.design, job.statuses]);
   const columns = useMemo(
     () => [
@@ -49,7 +61,13 @@ export function CutList() {
   const gone = job.statuses.filter((s) => s.state === "not needed");
   return (
     <>
-      <input className="field mb-2 !w-64" aria-label="Show only rows with" placeholder="Show only …" value={filter} onChange={(e) => setFilter(e.target.value)} />
+      <input
+        className="field mb-2 !w-64"
+        aria-label="Show only rows with"
+        placeholder="Show only …"
+        value={filter}
+        onChange={(e) => setFilter(e.target.value)}
+      />
       <table className="list text-[15px]">
         <thead>
           {table.getHeaderGroups().map((g) => (
@@ -57,11 +75,22 @@ export function CutList() {
               {g.headers.map((h) => {
                 const dir = h.column.getIsSorted();
                 return (
-                  <th key={h.id} aria-sort={dir === "asc" ? "ascending" : dir === "desc" ? "descending" : "none"} className={["length", "long"].includes(h.id) ? "num" : ""}>
+                  <th
+                    key={h.id}
+                    aria-sort={dir === "asc" ? "ascending" : dir === "desc" ? "descending" : "none"}
+                    className={["length", "long"].includes(h.id) ? "num" : ""}
+                  >
                     {h.column.getCanSort() ? (
-                      <button className="head inline-flex items-center gap-0.5" onClick={h.column.getToggleSortingHandler()}>
+                      <button
+                        className="head inline-flex items-center gap-0.5"
+                        onClick={h.column.getToggleSortingHandler()}
+                      >
                         {flexRender(h.column.columnDef.header, h.getContext())}
-                        {dir === "asc" ? <ChevronUpIcon className="size-4" /> : dir === "desc" ? <ChevronDownIcon className="size-4" /> : null}
+                        {dir === "asc" ? (
+                          <ChevronUpIcon className="size-4" />
+                        ) : dir === "desc" ? (
+                          <ChevronDownIcon className="size-4" />
+                        ) : null}
                       </button>
                     ) : (
                       flexRender(h.column.columnDef.header, h.getContext())
@@ -74,7 +103,13 @@ export function CutList() {
         </thead>
         <tbody>
           {table.getRowModel().rows.map((r) => (
-            <tr key={r.id} data-mark={r.original.piece.mark} aria-selected={r.original.piece.sticks.includes(job.selected ?? "")} onClick={() => job.select(r.original.piece.sticks[0])} className="cursor-pointer">
+            <tr
+              key={r.id}
+              data-mark={r.original.piece.mark}
+              aria-selected={r.original.piece.sticks.includes(job.selected ?? "")}
+              onClick={() => job.select(r.original.piece.sticks[0])}
+              className="cursor-pointer"
+            >
               {r.getVisibleCells().map((c) => (
                 <td key={c.id}>{flexRender(c.column.columnDef.cell, c.getContext())}</td>
               ))}
@@ -112,7 +147,9 @@ function CutCell({ row }: { row: Row }) {
   };
   return (
     <div className="flex flex-col items-start gap-1" onClick={(e) => e.stopPropagation()}>
-      {row.statuses.length > off.length && <span className="font-semibold whitespace-nowrap text-verdigris">✓ {row.statuses.length - off.length} cut</span>}
+      {row.statuses.length > off.length && (
+        <span className="font-semibold whitespace-nowrap text-verdigris">✓ {row.statuses.length - off.length} cut</span>
+      )}
       {[...new Set(off.map((s) => s.words))].map((w) => (
         <span key={w} className="text-ochre">
           {off.filter((s) => s.words === w).length} {w}
@@ -124,7 +161,16 @@ function CutCell({ row }: { row: Row }) {
         </button>
       )}
       {row.statuses.length > 0 && (
-        <button className="link text-[14px]" disabled={busy} onClick={() => void issue("uncut", row.statuses.map((s) => s.stick))}>
+        <button
+          className="link text-[14px]"
+          disabled={busy}
+          onClick={() =>
+            void issue(
+              "uncut",
+              row.statuses.map((s) => s.stick),
+            )
+          }
+        >
           Take back
         </button>
       )}

@@ -16,7 +16,10 @@ export function MaterialChart({ plans, kerf }: { plans: readonly ItemPlan[]; ker
   if (!inBrowser || rows.length === 0) return null;
   const css = getComputedStyle(document.documentElement);
   const colour = (name: string): string => css.getPropertyValue(name).trim();
-  const series = (["pieces", "kerf", "offcut"] as const).map((k) => ({ name: { pieces: "Pieces", kerf: "Kerf", offcut: "Offcuts" }[k], data: rows.map((r) => Number(r[k].toFixed(1))) }));
+  const series = (["pieces", "kerf", "offcut"] as const).map((k) => ({
+    name: { pieces: "Pieces", kerf: "Kerf", offcut: "Offcuts" }[k],
+    data: rows.map((r) => Number(r[k].toFixed(1))),
+  }));
   return (
     <section aria-label="Where the material goes">
       <h2 className="label">Where the material goes, mm</h2>
@@ -26,7 +29,13 @@ export function MaterialChart({ plans, kerf }: { plans: readonly ItemPlan[]; ker
           height={70 + 38 * rows.length}
           series={series}
           options={{
-            chart: { stacked: true, toolbar: { show: false }, animations: { enabled: false }, fontFamily: "Source Sans 3", foreColor: colour("--ink") },
+            chart: {
+              stacked: true,
+              toolbar: { show: false },
+              animations: { enabled: false },
+              fontFamily: "Source Sans 3",
+              foreColor: colour("--ink"),
+            },
             plotOptions: { bar: { horizontal: true, barHeight: "60%" } },
             colors: [colour("--timber-line"), colour("--vermilion"), colour("--hair")],
             xaxis: { categories: rows.map((r) => r.name), labels: { style: { fontSize: "13px" } }, tickAmount: 3 },

@@ -6,14 +6,21 @@ import type { usePlan } from "~/job/usePlan";
 import { useUnits } from "~/job/units";
 
 /** The plan drawn: each stick with its pieces, kerfs and offcut, how good the plan is and how that is known. */
-export function StickLayout({ plan, styrene }: { plan: ReturnType<typeof usePlan>; styrene: (item: string) => boolean }) {
+export function StickLayout({
+  plan,
+  styrene,
+}: {
+  plan: ReturnType<typeof usePlan>;
+  styrene: (item: string) => boolean;
+}) {
   const { plans, progress, fault, stop } = plan;
   return (
     <div className="space-y-6">
       {progress && (
         <p role="status" className="flex items-center gap-4 border-l-[3px] border-ochre bg-shade px-4 py-2">
           <span>
-            {progress.name}: a plan of {progress.sticks} sticks is in hand; {progress.phase === "filled" ? "looking for a better one" : "proving that none is cheaper"} …
+            {progress.name}: a plan of {progress.sticks} sticks is in hand;{" "}
+            {progress.phase === "filled" ? "looking for a better one" : "proving that none is cheaper"} …
           </span>
           <button className="btn" onClick={stop}>
             Stop and take it
@@ -32,9 +39,20 @@ export function StickLayout({ plan, styrene }: { plan: ReturnType<typeof usePlan
 function Item({ plan, styrene }: { plan: ItemPlan; styrene: boolean }) {
   const { M } = useUnits();
   const r = plan.result;
-  if (r.status === "too long") return <Trouble name={plan.name} text={`A piece needs ${M(r.length, 2)}; the longest stick is ${M(r.longest, 1)}. Splice it, or add a longer stick in Stock.`} />;
+  if (r.status === "too long")
+    return (
+      <Trouble
+        name={plan.name}
+        text={`A piece needs ${M(r.length, 2)}; the longest stick is ${M(r.longest, 1)}. Splice it, or add a longer stick in Stock.`}
+      />
+    );
   if (r.status === "not enough stock")
-    return <Trouble name={plan.name} text={`The sticks on hand are ${M(r.short, 1)} short: ${r.left.map((d) => `${d.count} × ${M(d.length, 2)}`).join(", ")} find no place. Add sticks in Stock.`} />;
+    return (
+      <Trouble
+        name={plan.name}
+        text={`The sticks on hand are ${M(r.short, 1)} short: ${r.left.map((d) => `${d.count} × ${M(d.length, 2)}`).join(", ")} find no place. Add sticks in Stock.`}
+      />
+    );
   const total = plan.sticks.reduce((s, x) => s + x.length, 0);
   const used = plan.sticks.reduce((s, x) => s + x.cuts.reduce((t, c) => t + c.length, 0), 0);
   const longest = Math.max(...plan.sticks.map((s) => s.length));
@@ -46,8 +64,16 @@ function Item({ plan, styrene }: { plan: ItemPlan; styrene: boolean }) {
         {costed ? `, costing ${printNumber(r.cost, 2)}` : ""}
       </h3>
       <p className="mb-2 text-[15px] text-ink-2">
-        {r.proven ? <b className="text-verdigris">✓ Proven: no plan costs less.</b> : <b className="text-ochre">Not proven.</b>} The bound is {costed ? printNumber(r.lowerBound, 2) : M(r.lowerBound, 0)}
-        {costed ? "" : " of stock"}; this plan takes {costed ? printNumber(r.cost, 2) : M(r.cost, 0)}. First-fit, longest first, would have used {r.firstFit ?? "more than there is"}{r.firstFit === 1 ? " stick" : r.firstFit ? " sticks" : ""}. Offcuts and waste: {M(total - used, 1)} ({printNumber((100 * (total - used)) / total, 1)} %).
+        {r.proven ? (
+          <b className="text-verdigris">✓ Proven: no plan costs less.</b>
+        ) : (
+          <b className="text-ochre">Not proven.</b>
+        )}{" "}
+        The bound is {costed ? printNumber(r.lowerBound, 2) : M(r.lowerBound, 0)}
+        {costed ? "" : " of stock"}; this plan takes {costed ? printNumber(r.cost, 2) : M(r.cost, 0)}. First-fit,
+        longest first, would have used {r.firstFit ?? "more than there is"}
+        {r.firstFit === 1 ? " stick" : r.firstFit ? " sticks" : ""}. Offcuts and waste: {M(total - used, 1)} (
+        {printNumber((100 * (total - used)) / total, 1)} %).
       </p>
       <ol className="space-y-1.5">
         {plan.sticks.map((s, i) => (

@@ -24,7 +24,13 @@ export default function Cutting() {
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-7 pt-3">
           <div role="tablist" className="flex gap-5">
             {(["list", "sticks"] as const).map((t) => (
-              <button key={t} role="tab" aria-selected={tab === t} onClick={() => setTab(t)} className={`head pb-0.5 text-[18px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}>
+              <button
+                key={t}
+                role="tab"
+                aria-selected={tab === t}
+                onClick={() => setTab(t)}
+                className={`head pb-0.5 text-[18px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+              >
                 {t === "list" ? "Cut list" : "Stick layout"}
               </button>
             ))}
@@ -35,22 +41,41 @@ export default function Cutting() {
         </div>
         <div className="min-h-0 flex-1 overflow-auto px-7 py-3">
           {job.design.pieces.length === 0 ? (
-            <p className="text-lg">There is nothing to cut yet. Frame a structure first; the demo job “Gulch trestle” has a cut list.</p>
+            <p className="text-lg">
+              There is nothing to cut yet. Frame a structure first; the demo job “Gulch trestle” has a cut list.
+            </p>
           ) : tab === "list" ? (
             <CutList />
           ) : (
             <StickLayout plan={plan} styrene={isStyrene} />
           )}
         </div>
-        <p className="border-t border-hair px-7 py-2 text-[15px] text-ink-2">Cut away from the hand with a new blade in several light passes; wear eye protection at saws and when sticks snap.</p>
+        <p className="border-t border-hair px-7 py-2 text-[15px] text-ink-2">
+          Cut away from the hand with a new blade in several light passes; wear eye protection at saws and when sticks
+          snap.
+        </p>
       </div>
       <aside aria-label="Ticket" className="flex w-[316px] shrink-0 flex-col border-l border-hair">
         <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3">
           <Ticket />
           <section className="space-y-2">
             <h2 className="label">The saw</h2>
-            <LengthField label="Kerf" world="model" mm={cutting.kerf} units={brief.units} hint="Width of the saw's cut; 0 for a knife or chopper." keep={small("kerf", "Kerf", 10)} />
-            <LengthField label="Allowance" world="model" mm={cutting.allowance} units={brief.units} hint="Left on each piece to sand to the line." keep={small("allowance", "Allowance", 20)} />
+            <LengthField
+              label="Kerf"
+              world="model"
+              mm={cutting.kerf}
+              units={brief.units}
+              hint="Width of the saw's cut; 0 for a knife or chopper."
+              keep={small("kerf", "Kerf", 10)}
+            />
+            <LengthField
+              label="Allowance"
+              world="model"
+              mm={cutting.allowance}
+              units={brief.units}
+              hint="Left on each piece to sand to the line."
+              keep={small("allowance", "Allowance", 20)}
+            />
           </section>
           {plan.plans && plan.plans.length > 0 && <MaterialChart plans={plan.plans} kerf={cutting.kerf} />}
         </div>

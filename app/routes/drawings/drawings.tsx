@@ -144,6 +144,8 @@ function Sheet({ drawing, setWhich, upload, busy, refused }: { drawing: DrawingD
     if (m.kind === "angle") return `${printNumber(measureAngle(m.points[0]!, m.points[1]!, m.points[2]!), 1)}°`;
     return cal ? P(measureLength(cal, m.points[0]!, m.points[1]!)) : "not calibrated";
   };
+  const onModel = (m: { kind: "length" | "angle"; points: readonly Vec2[] }): string =>
+    m.kind === "length" && cal ? ` · ${M(measureLength(cal, m.points[0]!, m.points[1]!) / scale.ratio)}` : "";
   const live = tool !== "look" && points.length > 0 && hover ? [...points, onPicture(hover)] : points;
   const calibrating = tool === "calibrate" && points.length === 2;
 
@@ -161,11 +163,11 @@ function Sheet({ drawing, setWhich, upload, busy, refused }: { drawing: DrawingD
                   const p = m.points.map(onBoard);
                   const on = m.id === picked;
                   return m.kind === "length" ? (
-                    <Line key={m.id} a={p[0]!} b={p[1]!} view={v} text={`${m.name}: ${value(m)}`} colour={on ? "var(--vermilion)" : "var(--ink)"} />
+                    <Line key={m.id} a={p[0]!} b={p[1]!} view={v} text={`${m.name}: ${value(m)}${onModel(m)}`} colour={on ? "var(--vermilion)" : "var(--ink)"} />
                   ) : (
                     <g key={m.id}>
                       <Line a={p[0]!} b={p[1]!} view={v} text="" colour={on ? "var(--vermilion)" : "var(--ink)"} />
-                      <Line a={p[1]!} b={p[2]!} view={v} text={`${m.name}: ${value(m)}`} colour={on ? "var(--vermilion)" : "var(--ink)"} />
+                      <Line a={p[1]!} b={p[2]!} view={v} text={`${m.name}: ${value(m)}${onModel(m)}`} colour={on ? "var(--vermilion)" : "var(--ink)"} />
                     </g>
                   );
                 })}
@@ -305,7 +307,8 @@ function SendTo({ drawing, index }: { drawing: DrawingDoc; index: number }) {
     </select>
   );
 } // prettier-ignore
-const pathsOf = (spec: Spec): string[] => Object.entries(spec).flatMap(([k, p]) => (p.type === "list" ? p.labels.map((_, i) => `${k}.${i}`) : [k]));
+const pathsOf = (spec: Spec): string[] =>
+  Object.entries(spec).flatMap(([k, p]) => (p.type === "list" ? p.labels.map((_, i) => `${k}.${i}`) : [k]));
 
 function Line({ a, b, view, text, colour, dashed }: { a: Vec2; b: Vec2; view: BoardView; text: string; colour: string; dashed?: boolean }) {
   const [x1, y1, x2, y2] = [view.X(a[0]), view.Y(a[1]), view.X(b[0]), view.Y(b[1])];

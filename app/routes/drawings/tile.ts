@@ -5,5 +5,11 @@ import type { Route } from "./+types/tile";
 export function loader({ params }: Route.LoaderArgs) {
   const tile = readTile(params.hash, Number(params.level), Number(params.column), Number(params.row));
   if (!tile) return new Response("There is no such tile.", { status: 404 });
-  return new Response(new Uint8Array(tile), { headers: { "content-type": "image/jpeg", "cache-control": "public, max-age=31536000, immutable", "x-content-type-options": "nosniff" } });
+  return new Response(new Uint8Array(tile), {
+    headers: {
+      "content-type": "image/jpeg",
+      "cache-control": "public, max-age=31536000, immutable",
+      "x-content-type-options": "nosniff",
+    },
+  });
 }

@@ -5,7 +5,9 @@ import type { Route } from "./+types/upload";
 export async function action({ request }: Route.ActionArgs) {
   try {
     if (Number(request.headers.get("content-length") ?? 0) > MAX_BYTES + 1e6)
-      throw new Error(`The file has ${Math.round(Number(request.headers.get("content-length")) / 1048576)} MB; ${Math.round(MAX_BYTES / 1048576)} MB is the most.`);
+      throw new Error(
+        `The file has ${Math.round(Number(request.headers.get("content-length")) / 1048576)} MB; ${Math.round(MAX_BYTES / 1048576)} MB is the most.`,
+      );
     const file = (await request.formData()).get("file");
     if (!(file instanceof File)) throw new Error("No file came with the upload. Upload a PNG, JPEG or WebP picture.");
     const picture = await addPicture(Buffer.from(await file.arrayBuffer()), file.name.slice(0, 80));

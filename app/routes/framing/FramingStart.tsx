@@ -7,11 +7,17 @@ import { Next } from "~/ui/Next";
 export function FramingStart() {
   const job = useJob();
   const add = (kind: string, name: string): void =>
-    void job.edit(`Frame a ${name.toLowerCase()}`, (d) => void d.structures.push(newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name)));
+    void job.edit(
+      `Frame a ${name.toLowerCase()}`,
+      (d) => void d.structures.push(newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name)),
+    );
   return (
     <div className="max-w-2xl p-10">
       <h2 className="head text-[27px]">Nothing is framed yet</h2>
-      <p className="my-3">Choose what to frame. It starts with usual sizes; then press any figure on the drawing and type, or drag the red squares, until it is yours. A calibrated drawing from the Drawings stage can lie under it.</p>
+      <p className="my-3">
+        Choose what to frame. It starts with usual sizes; then press any figure on the drawing and type, or drag the red
+        squares, until it is yours. A calibrated drawing from the Drawings stage can lie under it.
+      </p>
       <div className="my-5 flex flex-wrap gap-3">
         {KINDS.map((k) => (
           <button key={k.id} className="act" onClick={() => add(k.id, k.name)}>
@@ -19,7 +25,9 @@ export function FramingStart() {
           </button>
         ))}
       </div>
-      <p className="mb-6 text-ink-2">The demo job “Gulch trestle” on the Shelf shows one already fitted over its plan sheet.</p>
+      <p className="mb-6 text-ink-2">
+        The demo job “Gulch trestle” on the Shelf shows one already fitted over its plan sheet.
+      </p>
       <Next />
     </div>
   );

@@ -10,7 +10,7 @@ import { Handles } from "~/board/Handles";
 import { ParamsPanel } from "~/board/ParamsPanel";
 import { PictureTiles } from "~/board/PictureTiles";
 import { Rule } from "~/board/Rule";
-import { Sticks } from "~/board/Sticks";
+import { ROLE_LEGEND, Sticks } from "~/board/Sticks";
 import { isStyrene, Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
@@ -28,7 +28,7 @@ export default function Framing() {
   const [which, setWhich] = useState(0);
   const [view, setView] = useState<View["id"]>("front");
   const [tab, setTab] = useState<"piece" | "parameters">("piece");
-  const [show, setShow] = useState({ dims: true, marks: true });
+  const [show, setShow] = useState({ dims: true, marks: true, roles: false });
   const [cursor, setCursor] = useState<readonly [number, number]>();
   const [board, setBoard] = useState<BoardView>();
   const [said, setSaid] = useState("");
@@ -41,10 +41,14 @@ export default function Framing() {
     return { min: [of(0, Math.min), of(1, Math.min)] as const, max: [of(0, Math.max), of(1, Math.max)] as const };
   }, [shown]);
   const dims = useMemo(
-    () => (design && view === "front" && !design.fault ? design.kind.dimensions(design.variant.params, design.context) : []),
+    () =>
+      design && view === "front" && !design.fault ? design.kind.dimensions(design.variant.params, design.context) : [],
     [design, view],
   );
-  const styrene = useMemo(() => new Set(design?.resolved.sticks.filter((s) => isStyrene(s.stock)).map((s) => s.id)), [design]);
+  const styrene = useMemo(
+    () => new Set(design?.resolved.sticks.filter((s) => isStyrene(s.stock)).map((s) => s.id)),
+    [design],
+  );
   const hidden = useMemo(() => {
     const depth = Math.min(...shown.filter((s) => /post|cap|sill/.test(s.role)).map((s) => s.far));
     return new Set(shown.filter((s) => s.near <= depth + 0.01).map((s) => s.id));
@@ -56,7 +60,8 @@ export default function Framing() {
     setSaid(words);
     if (/[.!?]$/.test(words)) toast.error(words, { id: "refusal" });
   };
-  const print = (d: Dimension): string => (d.unit === "batter" ? printParam(paramAt(kindOf(s.kind).spec, d.param!)!, d.value) : P(d.value));
+  const print = (d: Dimension): string =>
+    d.unit === "batter" ? printParam(paramAt(kindOf(s.kind).spec, d.param!)!, d.value) : P(d.value);
   const drawing = job.doc.drawings.find((d) => d.under?.structure === s.id && d.calibration);
   const unit = 1 / job.design.scale.ratio;
   const height = Number(design.variant.params.height ?? 0);
@@ -80,19 +85,29 @@ export default function Framing() {
             padding={PADDING}
             fitKey={`${s.id}/${view}`}
             onView={setBoard}
-            onPoint={(_, stick) => job.select(stick)}
+            unitMm={1}
+            onPoint={(_, sticks) =>
+              job.select(sticks[(sticks.indexOf(job.selected ?? "") + 1) % Math.max(1, sticks.length)])
+            }
             onMove={setCursor}
             overlay={(v) =>
               show.dims && (
                 <>
-                  <DimensionFigures placed={placeDimensions({ dims, view: v, bounds, print })} print={print} structure={s.id} tell={tell} />
+                  <DimensionFigures
+                    placed={placeDimensions({ dims, view: v, bounds, print })}
+                    print={print}
+                    structure={s.id}
+                    tell={tell}
+                  />
                   <Handles dims={dims} view={v} structure={s.id} scale={job.design.scale} tell={tell} />
                 </>
               )
             }
             furniture={
               <p className="pointer-events-none absolute right-5 bottom-3.5 flex border-[1.5px] border-ink bg-film text-[15px]">
-                <span className="head border-r-[1.5px] border-ink px-2.5 py-0.5">{design.kind.describe(design.variant.params)}</span>
+                <span className="head border-r-[1.5px] border-ink px-2.5 py-0.5">
+                  {design.kind.describe(design.variant.params)}
+                </span>
                 <span className="head px-2.5 py-0.5">
                   {design.resolved.sticks.length} pieces · {count.length} marks
                 </span>
@@ -103,13 +118,36 @@ export default function Framing() {
               <>
                 <rect width={v.width} height={v.height} fill="transparent" />
                 {drawing?.under && view === "front" && drawing.under.opacity > 0 && (
-                  <PictureTiles picture={drawing.picture} calibration={drawing.calibration as Calibration} anchor={drawing.under.anchor} unit={unit} view={v} opacity={drawing.under.opacity} />
+                  <PictureTiles
+                    picture={drawing.picture}
+                    calibration={drawing.calibration as Calibration}
+                    anchor={drawing.under.anchor}
+                    unit={unit}
+                    view={v}
+                    opacity={drawing.under.opacity}
+                  />
                 )}
                 <g transform={v.transform}>
-                  <Sticks shown={shown} selected={job.selected} styrene={styrene} hidden={hidden} ghost={!!drawing?.under && drawing.under.opacity > 0 && view === "front"} />
+                  <Sticks
+                    shown={shown}
+                    selected={job.selected}
+                    styrene={styrene}
+                    hidden={hidden}
+                    roles={show.roles}
+                    ghost={!!drawing?.under && drawing.under.opacity > 0 && view === "front"}
+                  />
                 </g>
                 {view === "front" && (
-                  <line x1={v.X(0)} x2={v.X(0)} y1={v.Y(bounds.max[1]) - 14} y2={v.Y(bounds.min[1]) + 14} stroke="var(--ink-2)" strokeWidth={0.9} strokeDasharray="18 4 4 4" style={{ pointerEvents: "none" }} />
+                  <line
+                    x1={v.X(0)}
+                    x2={v.X(0)}
+                    y1={v.Y(bounds.max[1]) - 14}
+                    y2={v.Y(bounds.min[1]) + 14}
+                    stroke="var(--ink-2)"
+                    strokeWidth={0.9}
+                    strokeDasharray="18 4 4 4"
+                    style={{ pointerEvents: "none" }}
+                  />
                 )}
                 {show.dims && <DimensionLines placed={placeDimensions({ dims, view: v, bounds, print })} />}
                 {show.marks && <Marks shown={shown} hidden={hidden} view={v} />}
@@ -118,26 +156,59 @@ export default function Framing() {
           </Board>
           <div className="absolute top-3 left-5 flex items-center gap-4">
             {(["front", "side"] as const).map((id) => (
-              <button key={id} aria-pressed={view === id} onClick={() => setView(id)} className={`head pb-0.5 text-[17px] ${view === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}>
+              <button
+                key={id}
+                aria-pressed={view === id}
+                onClick={() => setView(id)}
+                className={`head pb-0.5 text-[17px] ${view === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+              >
                 {id === "front" ? "Elevation" : "Side"}
               </button>
             ))}
             <span className="ml-2 flex items-center gap-3 text-[15px]">
-              {(["dims", "marks"] as const).map((k) => (
+              {(["dims", "marks", "roles"] as const).map((k) => (
                 <label key={k} className="flex min-h-[24px] items-center gap-1.5">
-                  <input type="checkbox" className="accent-[var(--ink)]" checked={show[k]} onChange={(e) => setShow({ ...show, [k]: e.target.checked })} />
-                  {k === "dims" ? "Dimensions" : "Marks"}
+                  <input
+                    type="checkbox"
+                    className="accent-[var(--ink)]"
+                    checked={show[k]}
+                    onChange={(e) => setShow({ ...show, [k]: e.target.checked })}
+                  />
+                  {{ dims: "Dimensions", marks: "Marks", roles: "Roles" }[k]}
                 </label>
               ))}
             </span>
           </div>
-          {drawing?.under && view === "front" && <UnderControls drawing={drawing.id} name={drawing.name} opacity={drawing.under.opacity} anchor={drawing.under.anchor} calibration={drawing.calibration as Calibration} />}
+          {show.roles && (
+            <ul className="pointer-events-none absolute bottom-14 left-5 space-y-0.5 bg-film/90 px-2 py-1 text-[14px]">
+              {ROLE_LEGEND.filter((r) => shown.some((x) => r.has(x.role))).map((r) => (
+                <li key={r.name} className="flex items-center gap-2">
+                  <span className="inline-block h-3.5 w-6 border border-ink" style={{ background: r.tint }} /> {r.name}
+                </li>
+              ))}
+            </ul>
+          )}
+          {drawing?.under && view === "front" && (
+            <UnderControls
+              drawing={drawing.id}
+              name={drawing.name}
+              opacity={drawing.under.opacity}
+              anchor={drawing.under.anchor}
+              calibration={drawing.calibration as Calibration}
+            />
+          )}
           <VariantBar structure={s} which={which} setWhich={setWhich} />
         </div>
         <aside aria-label="Ticket and parameters" className="flex w-[316px] shrink-0 flex-col border-l border-hair">
           <div role="tablist" className="flex border-b border-hair">
             {(["piece", "parameters"] as const).map((t) => (
-              <button key={t} role="tab" aria-selected={tab === t} onClick={() => setTab(t)} className={`head flex-1 py-2 text-[16px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}>
+              <button
+                key={t}
+                role="tab"
+                aria-selected={tab === t}
+                onClick={() => setTab(t)}
+                className={`head flex-1 py-2 text-[16px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+              >
                 {t === "piece" ? "Piece and findings" : "Parameters"}
               </button>
             ))}

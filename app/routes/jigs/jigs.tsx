@@ -2,9 +2,12 @@ import { useMemo, useState } from "react";
 import { pageSvg, PAPERS, type Page, type PaperId, type PagePlan } from "core/drawing";
 import { jigSheets, pagesOf } from "core/jigs";
 import { designHash, shortHash } from "core/job";
+import { Board } from "~/board/Board";
 import { clockOf, useJob } from "~/job/JobContext";
 import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
+
+const PADDING = [20, 16, 20, 16] as const;
 
 /** Full-size templates: looked at as the pages they print on, printed, and told when they are stale. */
 export default function Jigs() {
@@ -54,7 +57,7 @@ export default function Jigs() {
             </span>
           )}
         </div>
-        <div className="min-h-0 flex-1 bg-shade p-5 mt-3 border-t border-hair">
+        <div className="mt-3 flex min-h-0 flex-1 border-t border-hair bg-shade">
           <PageView plan={plan} page={shown} label={sheet.words.title} />
         </div>
       </div>
@@ -91,5 +94,16 @@ export default function Jigs() {
 /** One page as it will come out of the printer. */
 function PageView({ plan, page, label }: { plan: PagePlan; page: Page; label: string }) {
   const svg = useMemo(() => pageSvg(plan, page), [plan, page]);
-  return <div role="img" aria-label={`Page of ${label}`} className="h-full w-full" dangerouslySetInnerHTML={{ __html: svg }} />;
+  const [w, h] = page.size;
+  const bounds = useMemo(() => ({ min: [0, 0] as const, max: [w, h] as const }), [w, h]);
+  return (
+    <Board label={`Page of ${label}`} bounds={bounds} padding={PADDING} fitKey={`${w}×${h}`} unitMm={1}>
+      {(v) => (
+        <>
+          <rect width={v.width} height={v.height} fill="transparent" />
+          <g transform={`${v.transform} translate(0 ${h}) scale(1 -1)`} dangerouslySetInnerHTML={{ __html: svg }} />
+        </>
+      )}
+    </Board>
+  );
 }

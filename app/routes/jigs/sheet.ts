@@ -25,14 +25,22 @@ export async function loader({ params, request }: Route.LoaderArgs) {
   if (sheets.length === 0) return gone("Nothing is framed yet, so there is no jig.");
   const send = (body: string | Uint8Array, file: string) =>
     new Response(typeof body === "string" ? body : new Uint8Array(body), {
-      headers: { "content-type": TYPES[ending]!, "content-disposition": `attachment; filename="${file}.${ending}"`, "content-security-policy": "sandbox", "x-content-type-options": "nosniff" },
+      headers: {
+        "content-type": TYPES[ending]!,
+        "content-disposition": `attachment; filename="${file}.${ending}"`,
+        "content-security-policy": "sandbox",
+        "x-content-type-options": "nosniff",
+      },
     });
   if (ending === "pdf") {
     const fonts = {
       label: font("@fontsource/barlow-condensed/files/barlow-condensed-latin-600-normal.woff"),
       text: font("@fontsource/source-sans-3/files/source-sans-3-latin-400-normal.woff"),
     };
-    return send(await jigPdf(sheets, paper, `${state.doc.name}: jigs`, new Date(`${date}T00:00:00Z`), fonts), `${sheets[0]!.fileName}-${paper}`);
+    return send(
+      await jigPdf(sheets, paper, `${state.doc.name}: jigs`, new Date(`${date}T00:00:00Z`), fonts),
+      `${sheets[0]!.fileName}-${paper}`,
+    );
   }
   const sheet = sheets.find((s) => s.fileName === name) ?? sheets[0]!;
   return send(ending === "svg" ? jigSvg(sheet) : jigDxf(sheet), sheet.fileName);

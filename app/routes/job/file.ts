@@ -9,6 +9,9 @@ export function loader({ params }: Route.LoaderArgs) {
   const file = exportJob(params.job);
   if (!file) throw new Response("This job is not on the shelf any more.", { status: 404 });
   return new Response(file.text, {
-    headers: { "content-type": "application/json; charset=utf-8", "content-disposition": `attachment; filename="${fileName(file.name, "cardo.json")}"` },
+    headers: {
+      "content-type": "application/json; charset=utf-8",
+      "content-disposition": `attachment; filename="${fileName(file.name, "cardo.json")}"`,
+    },
   });
 }

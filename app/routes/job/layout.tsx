@@ -13,7 +13,13 @@ export function loader({ params }: Route.LoaderArgs) {
   return { job };
 }
 /** The screen holds the job from here on; every change goes through its own queue. */
-export const shouldRevalidate = ({ currentParams, nextParams }: { currentParams: { job?: string }; nextParams: { job?: string } }): boolean => currentParams.job !== nextParams.job;
+export const shouldRevalidate = ({
+  currentParams,
+  nextParams,
+}: {
+  currentParams: { job?: string };
+  nextParams: { job?: string };
+}): boolean => currentParams.job !== nextParams.job;
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.job.doc.name ?? "Job"} · Cardo` }];
 
 export default function JobLayout({ loaderData }: Route.ComponentProps) {

@@ -14,7 +14,8 @@ interface Body {
 }
 /** Every change of a design comes through here: patches, undo, redo, or keeping a late tab's structures as variants. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const refuse = (sentence: string) => Response.json({ ok: false, conflict: false, sentences: [sentence] }, { status: 400 });
+  const refuse = (sentence: string) =>
+    Response.json({ ok: false, conflict: false, sentences: [sentence] }, { status: 400 });
   const body = (await request.json().catch(() => undefined)) as Body | undefined;
   if (!body) return refuse("The change could not be read.");
   if (body.read) {

@@ -6,7 +6,17 @@ import { toast } from "sonner";
 import { designOf, issuedMarks } from "core/job";
 import { elevation, VIEWS } from "core/drawing";
 import { scaleLabel, scaleOf } from "core/units";
-import { clearDeleted, createJob, deleteJob, duplicateJob, editJob, importJob, listJobs, readJob, restoreJob } from "~/data/jobs.server";
+import {
+  clearDeleted,
+  createJob,
+  deleteJob,
+  duplicateJob,
+  editJob,
+  importJob,
+  listJobs,
+  readJob,
+  restoreJob,
+} from "~/data/jobs.server";
 import { progressOf } from "~/job/progress";
 import { StageLine } from "~/ui/StageLine";
 import type { Route } from "./+types/shelf";
@@ -39,7 +49,9 @@ export function loader() {
 export async function action({ request }: Route.ActionArgs) {
   const form = await request.formData();
   const id = String(form.get("job") ?? "");
-  const name = String(form.get("name") ?? "").trim().slice(0, 120);
+  const name = String(form.get("name") ?? "")
+    .trim()
+    .slice(0, 120);
   switch (form.get("do")) {
     case "new":
       return redirect(`/jobs/${createJob(name || "New job")}/brief`);
@@ -60,8 +72,12 @@ export async function action({ request }: Route.ActionArgs) {
       return { done: "restored" };
     case "import": {
       const file = form.get("file");
-      if (!(file instanceof File) || file.size === 0) return { sentence: "No file was chosen. Choose a job file that Cardo exported (.json)." };
-      if (file.size > MAX_JOB_MB * 1048576) return { sentence: `The file has ${Math.round(file.size / 1048576)} MB; a job file has at most ${MAX_JOB_MB} MB.` };
+      if (!(file instanceof File) || file.size === 0)
+        return { sentence: "No file was chosen. Choose a job file that Cardo exported (.json)." };
+      if (file.size > MAX_JOB_MB * 1048576)
+        return {
+          sentence: `The file has ${Math.round(file.size / 1048576)} MB; a job file has at most ${MAX_JOB_MB} MB.`,
+        };
       try {
         return redirect(`/jobs/${await importJob(await file.text())}`);
       } catch (e) {

@@ -12,7 +12,11 @@ import { trestleBent } from ".";
 
 export const contextOf = (scaleId = "HO", series: readonly SeriesId[] = ["scale"]): Context => {
   const scale = scaleOf(scaleId);
-  return { structure: "b", scale, stock: (n) => chooseStock(parseNominal(n)!, n, { milling: "full-sawn", series, choices: {} }, scale) };
+  return {
+    structure: "b",
+    scale,
+    stock: (n) => chooseStock(parseNominal(n)!, n, { milling: "full-sawn", series, choices: {} }, scale),
+  };
 };
 const bent = (over: Partial<BentValues>): BentValues => ({ ...defaultsOf(bentSpec), ...over });
 const cut = (v: BentValues, ctx = contextOf()) => {
@@ -23,7 +27,15 @@ const cut = (v: BentValues, ctx = contextOf()) => {
 
 describe("framed bent", () => {
   // the worked post of the check values (formula): HO, 19 ft clear, 3.5 mm square stock, 3 in 12
-  const worked = bent({ height: feet(21), posts: 2, stories: 1, cap: "12×12", batters: [3, 0, 0], spacings: [feet(6), 0, 0], sway: false });
+  const worked = bent({
+    height: feet(21),
+    posts: 2,
+    stories: 1,
+    cap: "12×12",
+    batters: [3, 0, 0],
+    spacings: [feet(6), 0, 0],
+    sway: false,
+  });
   it("cuts the worked post: edge 68.547, tip to tip 69.422 mm, both ends 14.036° and parallel", () => {
     const p = cut(worked).of("post/R1");
     expect(p.longPoint).toBeCloseTo(68.547, 3);
@@ -65,16 +77,27 @@ describe("framed bent", () => {
   });
 
   it("refuses values that cannot go together, in sentences, and says what is unusual", () => {
-    expect(trestleBent.check(bent({ batters: [1, 5, 0] }))[0]).toMatch(/^Posts L2 and L1 would cross at the sill: their centres are .* apart and the posts need .*\. Widen/);
-    expect(trestleBent.check(bent({ spacings: [feet(1.01), feet(0.5), 0].map((x) => x || feet(3)) }))[0]).toMatch(/would cross under the cap/);
-    expect(trestleBent.check(bent({ capLength: feet(8) }))[0]).toMatch(/^The outer posts reach .* past the ends of the cap\. Make the cap at least/);
+    expect(trestleBent.check(bent({ batters: [1, 5, 0] }))[0]).toMatch(
+      /^Posts L2 and L1 would cross at the sill: their centres are .* apart and the posts need .*\. Widen/,
+    );
+    expect(trestleBent.check(bent({ spacings: [feet(1.01), feet(0.5), 0].map((x) => x || feet(3)) }))[0]).toMatch(
+      /would cross under the cap/,
+    );
+    expect(trestleBent.check(bent({ capLength: feet(8) }))[0]).toMatch(
+      /^The outer posts reach .* past the ends of the cap\. Make the cap at least/,
+    );
     expect(trestleBent.check(bent({ post: "14×14" }))[0]).toMatch(/thicker \(14×14\) than the cap/);
     expect(trestleBent.check(bent({ storyHeights: [feet(19), feet(15), feet(15)] }))[0]).toMatch(/Story 2 is only/);
     expect(trestleBent.check(bent({ cap: "huge" }))[0]).toMatch(/is “huge”, which is no nominal size/);
-    expect(trestleBent.remarks(bent({ batters: [3.5, 0.5, 0] }))[0]!.text).toBe("Batter of the outer posts is 3.5 in 12; usual is 0 in 12 to 3 in 12.");
+    expect(trestleBent.remarks(bent({ batters: [3.5, 0.5, 0] }))[0]!.text).toBe(
+      "Batter of the outer posts is 3.5 in 12; usual is 0 in 12 to 3 in 12.",
+    );
   });
   it("has a dimension for every length in play, its handle the inverse of it", () => {
-    for (const v of [bent({}), bent({ capSet: "overhang", sillSet: "length", stories: 3, height: feet(50), posts: 5 })]) {
+    for (const v of [
+      bent({}),
+      bent({ capSet: "overhang", sillSet: "length", stories: 3, height: feet(50), posts: 5 }),
+    ]) {
       const ctx = contextOf();
       for (const d of trestleBent.dimensions(v, ctx))
         for (const h of d.handles) {

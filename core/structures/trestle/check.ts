@@ -11,14 +11,19 @@ const fi = (mm: number): string => printFeetInches(mm);
 /** Why a bent's values cannot go together, a sentence each; empty when they can. */
 export function bentCheck(v: BentValues): string[] {
   const bad = (["cap", "post", "sill", "middleSill", "sash", "swayBrace"] as const).filter((k) => !parseNominal(v[k]));
-  if (bad.length > 0) return bad.map((k) => `${bentSpec[k].label} is “${v[k]}”, which is no nominal size; write one such as 12×12.`);
+  if (bad.length > 0)
+    return bad.map((k) => `${bentSpec[k].label} is “${v[k]}”, which is no nominal size; write one such as 12×12.`);
   const lay = bentLayout(v);
   const out: string[] = [];
   const width = nominalMm(v.post).width;
-  if (lay.sillTop >= lay.capUnder - width) out.push(`Height ${fi(v.height)} leaves no room for posts between cap and sill.`);
+  if (lay.sillTop >= lay.capUnder - width)
+    out.push(`Height ${fi(v.height)} leaves no room for posts between cap and sill.`);
   lay.posts.slice(1).forEach((right, i) => {
     const left = lay.posts[i]!;
-    for (const [where, z] of [["under the cap", lay.capUnder], ["at the sill", lay.sillTop]] as const) {
+    for (const [where, z] of [
+      ["under the cap", lay.capUnder],
+      ["at the sill", lay.sillTop],
+    ] as const) {
       const gap = postAt(right, z, lay.capUnder) - postAt(left, z, lay.capUnder);
       const need = (width / 2) * (Math.hypot(1, left.lean) + Math.hypot(1, right.lean));
       if (gap < need) {
@@ -42,7 +47,9 @@ export function bentCheck(v: BentValues): string[] {
     if (edges[i]! - z < 2 * width) out.push(`Story ${i + 1} is only ${fi(edges[i]! - z)} high; the stories above it leave too little of the ${fi(v.height)}.`); // prettier-ignore
   });
   if (v.between === "both" && v.stories > 1 && nominalMm(v.sash).width > nominalMm(v.middleSill).width)
-    out.push(`The sash braces (${v.sash}) are deeper than the sills (${v.middleSill}) they lie on. Choose a narrower brace.`);
+    out.push(
+      `The sash braces (${v.sash}) are deeper than the sills (${v.middleSill}) they lie on. Choose a narrower brace.`,
+    );
   if (out.length === 0) {
     const low = storyTooLow(v, nominalMm);
     if (low) out.push(low);
@@ -90,14 +97,18 @@ export function bentShown(v: BentValues, path: string): boolean {
 
 /** Values out of the usual range of their parameter, for every parameter in play. */
 export function bentRemarks(v: BentValues): Remark[] {
-  const paths = Object.entries(bentSpec).flatMap(([k, p]) => (p.type === "list" ? p.labels.map((_, i) => `${k}.${i}`) : [k]));
-  return paths.filter((p) => bentShown(v, p)).flatMap((path): Remark[] => {
-    const p = paramAt(bentSpec, path)!;
-    if (p.type !== "length" && p.type !== "batter") return [];
-    const value = Number(valueAt(v, path));
-    const [lo, hi] = p.usual;
-    if (value >= lo - 1e-6 && value <= hi + 1e-6) return [];
-    const nearest = value < lo ? lo : hi;
-    return [{ param: path, text: `${p.label} is ${printParam(p, value)}; usual is ${printParam(p, lo)} to ${printParam(p, hi)}.`, fix: { label: `Set ${printParam(p, nearest)}`, value: nearest } }]; // prettier-ignore
-  });
+  const paths = Object.entries(bentSpec).flatMap(([k, p]) =>
+    p.type === "list" ? p.labels.map((_, i) => `${k}.${i}`) : [k],
+  );
+  return paths
+    .filter((p) => bentShown(v, p))
+    .flatMap((path): Remark[] => {
+      const p = paramAt(bentSpec, path)!;
+      if (p.type !== "length" && p.type !== "batter") return [];
+      const value = Number(valueAt(v, path));
+      const [lo, hi] = p.usual;
+      if (value >= lo - 1e-6 && value <= hi + 1e-6) return [];
+      const nearest = value < lo ? lo : hi;
+      return [{ param: path, text: `${p.label} is ${printParam(p, value)}; usual is ${printParam(p, lo)} to ${printParam(p, hi)}.`, fix: { label: `Set ${printParam(p, nearest)}`, value: nearest } }]; // prettier-ignore
+    });
 }

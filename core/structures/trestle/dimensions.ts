@@ -9,8 +9,9 @@ export function bentDimensions(v: BentValues, ctx: Context): Dimension[] {
   const mm = (n: number): number => toModel(ctx.scale, prototype(n));
   const pt = (y: number, z: number): ElevationPoint => [mm(y), mm(z)];
   const out: Dimension[] = [];
-  const put = (d: Omit<Dimension, "tier" | "handles" | "unit"> & { tier?: number; handles?: Handle[]; unit?: "batter" }): void =>
-    void out.push({ unit: "length", tier: 0, handles: [], ...d });
+  const put = (
+    d: Omit<Dimension, "tier" | "handles" | "unit"> & { tier?: number; handles?: Handle[]; unit?: "batter" },
+  ): void => void out.push({ unit: "length", tier: 0, handles: [], ...d });
   const capReal = ctx.stock(v.cap).section.width;
   const sillReal = ctx.stock(v.sill).section.width;
   const half = Math.max(lay.capHalf, lay.sillHalf);

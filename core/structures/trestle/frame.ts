@@ -1,4 +1,14 @@
-import { laminated, single, type Component, type End, type Face, type Frame, type Joint, type Member, type Seat } from "../../frame";
+import {
+  laminated,
+  single,
+  type Component,
+  type End,
+  type Face,
+  type Frame,
+  type Joint,
+  type Member,
+  type Seat,
+} from "../../frame";
 import type { Vec3 } from "../../geometry";
 import type { Match } from "../../lumber";
 import { prototype, toModel, type Model } from "../../units";
@@ -98,7 +108,16 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
       const id = postId(p, s);
       const at = (z: number): Vec3 => [0, mm(postAt(p, z, lay.capUnder)), mm(z)];
       const role = p.lean === 0 ? "plumb post" : "batter post";
-      put({ id, role, letter: "P", timber: post, a: at(zFeet[s]!), b: at(zTops[s]!), up: [0, -1, 0], seat: ["centre", "centre"] });
+      put({
+        id,
+        role,
+        letter: "P",
+        timber: post,
+        a: at(zFeet[s]!),
+        b: at(zTops[s]!),
+        up: [0, -1, 0],
+        seat: ["centre", "centre"],
+      });
       join({ kind: "butt", id: `${id}>head`, a: id, end: 1, b: top, face: "-v", contact: "face", remedy: PROUD });
       join({ kind: "butt", id: `${id}>foot`, a: id, end: 0, b: feet[s]!, face: "+v", contact: "face", remedy: PROUD });
     }),
@@ -110,11 +129,18 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
   ] as const;
   const outer = [lay.posts[0]!, lay.posts[lay.posts.length - 1]!] as const;
   /** Laps a face brace on every post it passes and finishes it past the outer two. `left` is the end at the -y side. */
-  const lapOnPosts = (id: string, f: (typeof faces)[number], story: number, end: "square" | "flush", beyond: number): void =>
+  const lapOnPosts = (
+    id: string,
+    f: (typeof faces)[number],
+    story: number,
+    end: "square" | "flush",
+    beyond: number,
+  ): void =>
     lay.posts.forEach((p) => {
       const at: End | undefined = p === outer[0] ? 0 : p === outer[1] ? 1 : undefined;
       const past: Face = at === 0 ? "+v" : "-v";
-      const finish = at === undefined ? {} : { finish: { end: at, finish: end, beyond: end === "flush" ? 0 : mm(beyond), past } };
+      const finish =
+        at === undefined ? {} : { finish: { end: at, finish: end, beyond: end === "flush" ? 0 : mm(beyond), past } };
       join({ kind: "lap", id: `${id}>${p.name}`, a: id, b: postId(p, story), aFace: f.own, bFace: f.other, contact: "face", ...finish }); // prettier-ignore
     });
 
@@ -127,7 +153,15 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
         const half = mm(lay.levelHalves[i]!);
         put({ id, role: "sash brace", letter: "H", timber: sash, a: [x, -half, mm(z)], b: [x, half, mm(z)], up: [0, 0, 1], seat: ["centre", f.seat], ...(solid ? { ends: SQUARE } : {}) }); // prettier-ignore
         if (solid)
-          join({ kind: "lap", id: `${id}>sill`, a: id, b: `${root}/level${i + 1}/sill`, aFace: f.own, bFace: f.other, contact: "face" });
+          join({
+            kind: "lap",
+            id: `${id}>sill`,
+            a: id,
+            b: `${root}/level${i + 1}/sill`,
+            aFace: f.own,
+            bFace: f.other,
+            contact: "face",
+          });
         else lapOnPosts(id, f, 0, "square", v.levelOverhang);
       }),
     );

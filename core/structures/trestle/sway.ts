@@ -54,7 +54,10 @@ export function placeSway(
     const [a, b] = [on(left, zt), on(right, zf)];
     const l = Math.hypot(b[0] - a[0], b[1] - a[1]);
     const brace: Band = { at: a, dir: [(b[0] - a[0]) / l, (b[1] - a[1]) / l], half };
-    return [Math.max(...endHeights(brace, left, rule, -1)) - top, Math.min(...endHeights(brace, right, rule, 1)) - foot];
+    return [
+      Math.max(...endHeights(brace, left, rule, -1)) - top,
+      Math.min(...endHeights(brace, right, rule, 1)) - foot,
+    ];
   };
   const size = Math.max(1, top - foot);
   let [zt, zf] = [top - half, foot + half];
