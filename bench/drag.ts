@@ -8,12 +8,24 @@ import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
-const env = { ...process.env, CARDO_DATA: mkdtempSync(join(tmpdir(), "cardo-bench-")), HOST: "127.0.0.1", PORT: "4191", NODE_ENV: "production" };
+const env = {
+  ...process.env,
+  CARDO_DATA: mkdtempSync(join(tmpdir(), "cardo-bench-")),
+  HOST: "127.0.0.1",
+  PORT: "4191",
+  NODE_ENV: "production",
+};
 spawnSync(process.execPath, ["--import", "tsx", "scripts/seed.ts"], { env });
-const server = spawn(process.execPath, ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], { env, stdio: "ignore" });
+const server = spawn(process.execPath, ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], {
+  env,
+  stdio: "ignore",
+});
 const address = "http://127.0.0.1:4191/";
 for (let i = 0; i < 100 && !(await fetch(address).then((r) => r.ok, () => false)); i++) await new Promise((r) => setTimeout(r, 100)); // prettier-ignore
-const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage"] });
+const browser = await chromium.launch({
+  executablePath: "/usr/bin/chromium",
+  args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage"],
+});
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(address);
 await page.getByRole("link", { name: "Open Gulch trestle" }).first().click();
@@ -40,7 +52,9 @@ await page.waitForTimeout(200);
 const times = await page.evaluate(() => (window as unknown as { times: number[] }).times.sort((a, b) => a - b));
 await page.mouse.up();
 const at = (share: number): string => times[Math.floor(times.length * share)]!.toFixed(1);
-console.log(`${times.length} moves: median ${at(0.5)} ms, 90 % within ${at(0.9)} ms; the figure showed ${seen.size} values from ${before}`);
+console.log(
+  `${times.length} moves: median ${at(0.5)} ms, 90 % within ${at(0.9)} ms; the figure showed ${seen.size} values from ${before}`,
+);
 await browser.close();
 server.kill();
 process.exit(Number(at(0.5)) <= 50 && seen.size > 3 ? 0 : 1);
