@@ -52,7 +52,12 @@ export function PictureTiles({ picture, calibration, anchor, unit, view, opacity
   const wanted = [...(level > 0 ? tilesOf(0) : []), ...tilesOf(level)];
   const clip = `picture-${picture.hash.slice(0, 8)}`;
   return (
-    <g transform={`${view.transform} matrix(${m.join(" ")})`} opacity={opacity} style={{ pointerEvents: "none" }}>
+    <g
+      transform={`${view.transform} matrix(${m.join(" ")})`}
+      opacity={opacity}
+      className={opacity < 1 ? "under-picture" : undefined}
+      style={{ pointerEvents: "none" }}
+    >
       <clipPath id={clip}>
         <rect width={picture.width} height={picture.height} />
       </clipPath>

@@ -100,6 +100,7 @@ function Outline({
       .map((p) => `${(p[0] * k + shift).toFixed(2)},${(y - p[1] * k).toFixed(2)}`)
       .join(" ");
   const half = WIDTH / 2;
+  const reach = Math.max(...shape.corners.map((c) => Math.abs(flat(c)[1]))) * k + 3;
   const parts = broken ? [{ from: 0, to: half - 5, shift: 0 }, { from: half + 5, to: WIDTH + 1, shift: WIDTH - shape.overall * k }] : [{ from: -1, to: WIDTH + 1, shift: (WIDTH - shape.overall * k) / 2 }]; // prettier-ignore
   const fill = styrene ? "var(--styrene)" : "var(--timber)";
   return (
@@ -127,7 +128,7 @@ function Outline({
         [half - 5, half + 5].map((x) => (
           <polyline
             key={x}
-            points={`${x},${y - 28} ${x - 4},${y - 6} ${x + 4},${y + 6} ${x},${y + 28}`}
+            points={`${x},${y - reach} ${x - 3},${y - reach / 4} ${x + 3},${y + reach / 4} ${x},${y + reach}`}
             fill="none"
             stroke="var(--ink-2)"
             strokeWidth={0.9}

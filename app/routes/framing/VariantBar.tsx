@@ -29,7 +29,7 @@ export function VariantBar({ structure: s, which, setWhich }: { structure: Struc
   };
   const item = "block w-full px-3 py-1.5 text-left text-[15px] data-focus:bg-shade";
   return (
-    <div className="absolute top-11 left-5 flex gap-2">
+    <div className="absolute top-11 left-4 flex gap-2 bg-film/85 px-1.5">
       <Menu>
         <MenuButton className="flex min-h-[26px] items-center gap-1 text-[15px] text-ink-2 hover:text-vermilion">
           {s.name}

@@ -1,3 +1,5 @@
+import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
+import { ChevronDownIcon } from "@heroicons/react/20/solid";
 import { useMemo, useState } from "react";
 import { toast } from "sonner";
 import { elevation, VIEWS, type View } from "core/drawing";
@@ -154,30 +156,46 @@ export default function Framing() {
               </>
             )}
           </Board>
-          <div className="absolute top-3 left-5 flex items-center gap-4">
-            {(["front", "side"] as const).map((id) => (
-              <button
-                key={id}
-                aria-pressed={view === id}
-                onClick={() => setView(id)}
-                className={`head pb-0.5 text-[17px] ${view === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}
-              >
-                {id === "front" ? "Elevation" : "Side"}
-              </button>
-            ))}
-            <span className="ml-2 flex items-center gap-3 text-[15px]">
-              {(["dims", "marks", "roles"] as const).map((k) => (
-                <label key={k} className="flex min-h-[24px] items-center gap-1.5">
-                  <input
-                    type="checkbox"
-                    className="accent-[var(--ink)]"
-                    checked={show[k]}
-                    onChange={(e) => setShow({ ...show, [k]: e.target.checked })}
-                  />
-                  {{ dims: "Dimensions", marks: "Marks", roles: "Roles" }[k]}
-                </label>
+          <div className="pointer-events-none absolute inset-x-4 top-2 flex items-start justify-between gap-2 *:pointer-events-auto">
+            <div className="flex items-center gap-4 bg-film/85 px-1.5">
+              {(["front", "side"] as const).map((id) => (
+                <button
+                  key={id}
+                  aria-pressed={view === id}
+                  onClick={() => setView(id)}
+                  className={`head min-h-[30px] text-[17px] ${view === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+                >
+                  {id === "front" ? "Elevation" : "Side"}
+                </button>
               ))}
-            </span>
+              <Popover className="relative">
+                <PopoverButton className="head flex min-h-[30px] items-center gap-1 text-[17px] text-ink-2">
+                  Show <ChevronDownIcon className="size-4" />
+                </PopoverButton>
+                <PopoverPanel className="absolute top-full left-0 z-30 border border-edge bg-film px-4 py-2 text-[16px]">
+                  {(["dims", "marks", "roles"] as const).map((k) => (
+                    <label key={k} className="flex min-h-[32px] items-center gap-2 whitespace-nowrap">
+                      <input
+                        type="checkbox"
+                        className="size-4 accent-[var(--ink)]"
+                        checked={show[k]}
+                        onChange={(e) => setShow({ ...show, [k]: e.target.checked })}
+                      />
+                      {{ dims: "Dimensions", marks: "Piece marks", roles: "Roles in tints" }[k]}
+                    </label>
+                  ))}
+                </PopoverPanel>
+              </Popover>
+            </div>
+            {drawing?.under && view === "front" && (
+              <UnderControls
+                drawing={drawing.id}
+                name={drawing.name}
+                opacity={drawing.under.opacity}
+                anchor={drawing.under.anchor}
+                calibration={drawing.calibration as Calibration}
+              />
+            )}
           </div>
           {show.roles && (
             <ul className="pointer-events-none absolute bottom-14 left-5 space-y-0.5 bg-film/90 px-2 py-1 text-[14px]">
@@ -187,15 +205,6 @@ export default function Framing() {
                 </li>
               ))}
             </ul>
-          )}
-          {drawing?.under && view === "front" && (
-            <UnderControls
-              drawing={drawing.id}
-              name={drawing.name}
-              opacity={drawing.under.opacity}
-              anchor={drawing.under.anchor}
-              calibration={drawing.calibration as Calibration}
-            />
           )}
           <VariantBar structure={s} which={which} setWhich={setWhich} />
         </div>
@@ -269,9 +278,12 @@ function UnderControls({ drawing, name, opacity, anchor, calibration }: { drawin
     job.edit(`Move ${name}`, under((u) => void (u.anchor = [at[0], at[1]])));
   };
   return (
-    <div className="absolute top-2.5 right-4 flex items-center gap-2 text-[15px]">
+    <div className="flex items-center gap-2 bg-film/85 px-1.5 text-[15px]">
       <label className="flex items-center gap-2">
-        <span className="text-ink-2">{name} under the frame</span>
+        <span className="max-w-52 truncate text-ink-2">
+          {name}
+          <span className="max-[1180px]:sr-only"> under the frame</span>
+        </span>
         <input
           type="range" min={0} max={1} step={0.05} value={live ?? opacity} className="w-[92px] accent-[var(--ink)]"
           onChange={(e) => {

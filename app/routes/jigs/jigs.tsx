@@ -7,7 +7,7 @@ import { clockOf, useJob } from "~/job/JobContext";
 import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
 
-const PADDING = [20, 16, 20, 16] as const;
+const PADDING = [20, 16, 20, 60] as const;
 
 /** Full-size templates: looked at as the pages they print on, printed, and told when they are stale. */
 export default function Jigs() {
