@@ -1,0 +1,126 @@
+import { eq } from "drizzle-orm";
+import { createHash } from "node:crypto";
+import {
+  closeSync,
+  existsSync,
+  fsyncSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeSync,
+} from "node:fs";
+import { join } from "node:path";
+import sharp, { type Metadata } from "sharp";
+import { dataDir, db } from "./db.server";
+import { pictures } from "./schema.server";
+
+/** Largest picture that is taken: 160 megapixels holds an A0 sheet at 300 dpi (139). */
+export const MAX_MEGAPIXELS = 160;
+export const MAX_BYTES = 120 * 1024 * 1024;
+const TILE = 512;
+/** What the bytes say of themselves; names and declared types are never asked. */
+const TYPES: Record<string, string> = { png: "image/png", jpeg: "image/jpeg", webp: "image/webp" };
+
+export interface Picture {
+  readonly hash: string;
+  readonly type: string;
+  readonly width: number;
+  readonly height: number;
+}
+const folder = (): string => join(dataDir(), "pictures");
+const original = (hash: string): string => join(folder(), hash);
+const tiles = (hash: string): string => join(folder(), `${hash}-tiles`);
+
+/** Takes in an uploaded picture: checks what it really is, turns a JPEG upright, cuts it into tiles. Errors: a sentence. */
+export async function addPicture(bytes: Buffer, name: string): Promise<Picture> {
+  const image = await inspect(bytes, `“${name}”`);
+  const upright = image.turned ? await sharp(bytes, LIMITS).rotate().toBuffer() : bytes;
+  return keep(upright, image.type);
+}
+/** Takes in the picture of a job file, which has to be what its hash says. */
+export async function importPicture(bytes: Buffer, hash: string): Promise<void> {
+  const { type } = await inspect(bytes, "A picture of the job file");
+  if (createHash("sha256").update(bytes).digest("hex") !== hash)
+    throw new Error("A picture of the job file is not the one its name says: the file was damaged.");
+  await keep(bytes, type);
+}
+
+const LIMITS = { limitInputPixels: MAX_MEGAPIXELS * 1e6, failOn: "error" } as const;
+
+async function inspect(bytes: Buffer, what: string): Promise<{ type: string; turned: boolean }> {
+  const wanted = "Upload a PNG, JPEG or WebP picture";
+  if (bytes.length === 0) throw new Error(`${what} is empty. ${wanted}.`);
+  if (bytes.length > MAX_BYTES)
+    throw new Error(
+      `${what} has ${Math.round(bytes.length / 1048576)} MB; ${Math.round(MAX_BYTES / 1048576)} MB is the most.`,
+    );
+  let meta: Metadata;
+  try {
+    meta = await sharp(bytes, { limitInputPixels: false }).metadata();
+  } catch {
+    throw new Error(`${what} is no picture that can be read here. ${wanted}.`);
+  }
+  const type = TYPES[meta.format ?? ""];
+  if (!type) throw new Error(`${what} is of the kind ${(meta.format ?? "unknown").toUpperCase()}. ${wanted}.`);
+  const megapixels = (meta.width * meta.height) / 1e6;
+  if (megapixels > MAX_MEGAPIXELS)
+    throw new Error(
+      `${what} has ${Math.round(megapixels)} megapixels (${meta.width} × ${meta.height}); ${MAX_MEGAPIXELS} is the most, which is an A0 sheet at 300 dpi. Scan it at a lower resolution.`,
+    );
+  return { type, turned: (meta.orientation ?? 1) !== 1 };
+}
+
+async function keep(bytes: Buffer, type: string): Promise<Picture> {
+  const hash = createHash("sha256").update(bytes).digest("hex");
+  const known = db().select().from(pictures).where(eq(pictures.hash, hash)).get();
+  if (known && existsSync(tiles(hash))) return known;
+  mkdirSync(folder(), { recursive: true });
+  let size: { width: number; height: number };
+  const building = `${tiles(hash)}-new`;
+  rmSync(building, { recursive: true, force: true });
+  try {
+    size = await sharp(bytes, LIMITS).metadata();
+    await sharp(bytes, LIMITS)
+      .flatten({ background: "#ffffff" })
+      .toColourspace("srgb")
+      .jpeg({ quality: 88 })
+      .tile({ size: TILE, overlap: 0, layout: "google", skipBlanks: -1, centre: false })
+      .toFile(building);
+  } catch {
+    rmSync(building, { recursive: true, force: true });
+    throw new Error(
+      "The picture breaks off or is damaged, so it cannot be read to its end. Save it again and upload that.",
+    );
+  }
+  rmSync(tiles(hash), { recursive: true, force: true });
+  renameSync(building, tiles(hash));
+  // on disk before the row says so
+  const file = openSync(original(hash), "w");
+  writeSync(file, bytes);
+  fsyncSync(file);
+  closeSync(file);
+  const row = { hash, type, width: size.width, height: size.height, bytes: bytes.length };
+  db().insert(pictures).values(row).onConflictDoNothing().run();
+  return row;
+}
+
+/** One tile as JPEG: `level` 0 is the whole picture in one tile; undefined when there is none. */
+export function readTile(hash: string, level: number, column: number, row: number): Buffer | undefined {
+  if (!/^[0-9a-f]{64}$/.test(hash)) return undefined;
+  const file = join(tiles(hash), String(level), String(row), `${column}.jpg`);
+  return existsSync(file) ? readFileSync(file) : undefined;
+}
+/** A picture's bytes as base64, for a job file. */
+export const pictureBase64 = (hash: string): string => readFileSync(original(hash)).toString("base64");
+
+/** Deletes pictures that no job refers to. */
+export function forgetUnusedPictures(inUse: ReadonlySet<string>): void {
+  for (const p of db().select().from(pictures).all())
+    if (!inUse.has(p.hash)) {
+      db().delete(pictures).where(eq(pictures.hash, p.hash)).run();
+      rmSync(original(p.hash), { force: true });
+      rmSync(tiles(p.hash), { recursive: true, force: true });
+    }
+}
