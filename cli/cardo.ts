@@ -1,35 +1,10 @@
-import "reflect-metadata";
 import { Command, CommanderError } from "commander";
 import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { join } from "node:path";
-import Papa from "papaparse";
-import { findings } from "../core/checks";
-import {
-  loadLinearSolver,
-  planItem,
-  readProblem,
-  solveSticks,
-  stockLengths,
-  wantedByItem,
-  type StickResult,
-  type StockLength,
-} from "../core/cutting";
-import { PAPERS, type PaperId } from "../core/drawing";
-import { jigDxf, jigPdf, jigSheets, jigSvg } from "../core/jigs";
-import { cutRows } from "../core/job/cutList";
-import {
-  cutStatuses,
-  designOf,
-  issuedMarks,
-  JobError,
-  readJobFile,
-  serves,
-  type Design,
-  type Issue,
-} from "../core/job";
-import { catalogue } from "../core/lumber";
-import { frameReport } from "../core/job/report";
+import type { PaperId } from "../core/drawing";
+import type { StickResult, StockLength } from "../core/cutting";
+import type { Design, Issue } from "../core/job";
 
 /** Bad input: one line on standard error, exit status 2. */
 class BadInput extends Error {}
@@ -45,7 +20,9 @@ const readText = (file: string): string => {
     );
   }
 };
-function readDesign(file: string): { design: Design; issues: readonly Issue[] } {
+// each command loads what it needs, so that a bare stick problem starts at once
+async function readDesign(file: string): Promise<{ design: Design; issues: readonly Issue[] }> {
+  const { designOf, issuedMarks, readJobFile } = await import("../core/job");
   const { doc, issues } = readJobFile(readText(file));
   const design = designOf(doc, issuedMarks(issues));
   return { design, issues };
@@ -67,14 +44,19 @@ program.configureOutput({ writeErr: () => undefined });
 program
   .command("frame <job>")
   .description("members, joints and nodes as JSON")
-  .action((job: string) => print(frameReport(sound(readDesign(job).design))));
+  .action(async (job: string) => {
+    const { design } = await readDesign(job);
+    print((await import("../core/job")).frameReport(sound(design)));
+  });
 
 program
   .command("pieces <job>")
   .description("the cut list")
   .option("--csv", "as CSV")
-  .action((job: string, o: { csv?: boolean }) => {
-    const rows = cutRows(sound(readDesign(job).design));
+  .action(async (job: string, o: { csv?: boolean }) => {
+    const { design } = await readDesign(job);
+    const rows = (await import("../core/job")).cutRows(sound(design));
+    const { default: Papa } = await import("papaparse");
     print(o.csv ? `${Papa.unparse(rows as object[], { newline: "\n" })}\n` : { pieces: rows });
   });
 
@@ -83,9 +65,12 @@ program
   .description("which piece comes off which stick")
   .option("--drawer <file>", 'lengths on hand: {"items":{"scale/12x12":[{"length":279.4,"count":3,"cost":1}]}}')
   .action(async (job: string, o: { drawer?: string }) => {
-    const { design, issues } = readDesign(job);
+    const { design, issues } = await readDesign(job);
     sound(design);
-    const drawer = o.drawer ? readDrawer(o.drawer) : {};
+    const { loadLinearSolver, planItem, stockLengths, wantedByItem } = await import("../core/cutting");
+    const { cutStatuses, serves } = await import("../core/job");
+    const { catalogue } = await import("../core/lumber");
+    const drawer = o.drawer ? await readDrawer(o.drawer) : {};
     const done = new Set(
       cutStatuses(design, issues)
         .filter(serves)
@@ -108,6 +93,7 @@ program
   .description("a bare stick problem")
   .option("--quick", "stop at the first plan")
   .action(async (file: string, o: { quick?: boolean }) => {
+    const { loadLinearSolver, readProblem, solveSticks } = await import("../core/cutting");
     const problem = readProblem(parseJson(file));
     const result = await solveSticks(problem, o.quick ? {} : { lp: await loadLinearSolver() });
     print(result);
@@ -118,14 +104,16 @@ program
   .command("jigs <job>")
   .description("every sheet as PDF, SVG and DXF")
   .requiredOption("--out <dir>", "folder to write into")
-  .option("--paper <size>", Object.keys(PAPERS).join(", "), "A4")
+  .option("--paper <size>", "A4, A3, Letter or Tabloid", "A4")
   .option("--date <date>", "date printed on the sheets", new Date().toISOString().slice(0, 10))
   .action(async (job: string, o: { out: string; paper: string; date: string }) => {
+    const { PAPERS } = await import("../core/drawing");
+    const { jigDxf, jigPdf, jigSheets, jigSvg } = await import("../core/jigs");
     if (!(o.paper in PAPERS))
       throw new BadInput(`Paper “${o.paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
     if (!/^\d{4}-\d\d-\d\d$/.test(o.date) || Number.isNaN(Date.parse(o.date)))
       throw new BadInput(`Date “${o.date}” cannot be read; write it as 2026-05-01.`);
-    const sheets = jigSheets(sound(readDesign(job).design), o.date);
+    const sheets = jigSheets(sound((await readDesign(job)).design), o.date);
     mkdirSync(o.out, { recursive: true });
     const require = createRequire(import.meta.url);
     const font = (name: string): Uint8Array => readFileSync(require.resolve(name));
@@ -156,7 +144,10 @@ program
 program
   .command("check <job>")
   .description("findings as JSON")
-  .action((job: string) => print({ findings: findings(readDesign(job).design) }));
+  .action(async (job: string) => {
+    const { design } = await readDesign(job);
+    print({ findings: (await import("../core/checks")).findings(design) });
+  });
 
 function parseJson(file: string): unknown {
   const text = readText(file);
@@ -166,7 +157,8 @@ function parseJson(file: string): unknown {
     throw new BadInput(`${file} is not JSON: ${(e as Error).message.replace(/\s+/g, " ")}.`);
   }
 }
-function readDrawer(file: string): Record<string, StockLength[]> {
+async function readDrawer(file: string): Promise<Record<string, StockLength[]>> {
+  const { readProblem } = await import("../core/cutting");
   const raw = parseJson(file) as { items?: Record<string, unknown> } | null;
   if (typeof raw?.items !== "object" || raw.items === null)
     throw new BadInput(`${file} is no drawer file: it lacks "items", the sticks on hand by stock item.`);
@@ -195,5 +187,5 @@ try {
       `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs and check.`,
       2,
     );
-  else fail((e as Error).message, e instanceof JobError || e instanceof BadInput || e instanceof Error ? 2 : 1);
+  else fail((e as Error).message, 2);
 }

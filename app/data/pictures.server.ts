@@ -1,4 +1,4 @@
-import { eq } from "drizzle-orm";
+import { eq, like, or } from "drizzle-orm";
 import { createHash } from "node:crypto";
 import {
   closeSync,
@@ -14,7 +14,7 @@ import {
 import { join } from "node:path";
 import sharp, { type Metadata } from "sharp";
 import { dataDir, db } from "./db.server";
-import { pictures } from "./schema.server";
+import { pictures, revisions } from "./schema.server";
 
 /** Largest picture that is taken: 160 megapixels holds an A0 sheet at 300 dpi (139). */
 export const MAX_MEGAPIXELS = 160;
@@ -101,7 +101,14 @@ async function keep(bytes: Buffer, type: string): Promise<Picture> {
   writeSync(file, bytes);
   fsyncSync(file);
   closeSync(file);
-  const row = { hash, type, width: size.width, height: size.height, bytes: bytes.length };
+  const row = {
+    hash,
+    type,
+    width: size.width,
+    height: size.height,
+    bytes: bytes.length,
+    addedAt: new Date().toISOString(),
+  };
   db().insert(pictures).values(row).onConflictDoNothing().run();
   return row;
 }
@@ -115,10 +122,20 @@ export function readTile(hash: string, level: number, column: number, row: numbe
 /** A picture's bytes as base64, for a job file. */
 export const pictureBase64 = (hash: string): string => readFileSync(original(hash)).toString("base64");
 
-/** Deletes pictures that no job refers to. */
+const inRevisions = (hash: string): boolean =>
+  db()
+    .select({ job: revisions.job })
+    .from(revisions)
+    .where(or(like(revisions.patches, `%${hash}%`), like(revisions.inverse, `%${hash}%`)))
+    .get() !== undefined;
+
+/** A picture just taken in is kept this long though no job refers to it yet. */
+const GRACE_MS = 864e5;
+/** Deletes pictures that nothing refers to: no job, and no revision that an undo could bring back. */
 export function forgetUnusedPictures(inUse: ReadonlySet<string>): void {
+  const before = new Date(Date.now() - GRACE_MS).toISOString();
   for (const p of db().select().from(pictures).all())
-    if (!inUse.has(p.hash)) {
+    if (!inUse.has(p.hash) && p.addedAt < before && !inRevisions(p.hash)) {
       db().delete(pictures).where(eq(pictures.hash, p.hash)).run();
       rmSync(original(p.hash), { force: true });
       rmSync(tiles(p.hash), { recursive: true, force: true });

@@ -46,4 +46,5 @@ export const pictures = sqliteTable("pictures", {
   width: integer("width").notNull(),
   height: integer("height").notNull(),
   bytes: integer("bytes").notNull(),
+  addedAt: text("added_at").notNull(),
 });

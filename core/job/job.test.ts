@@ -53,6 +53,20 @@ describe("job files", () => {
       JSON.stringify({ ...job(), structures: [{ ...job().structures[0]!, kind: "castle" }] }),
       /is of the kind “castle”; known are trestle-bent/,
     ],
+    [
+      JSON.stringify({
+        ...job(),
+        stock: { ...job().stock, choices: { "12×12": { item: 5, plies: 3, along: "width" } } },
+      }),
+      /At stock\.choices\.12×12\.item/,
+    ],
+    [
+      JSON.stringify({
+        ...job(),
+        stock: { ...job().stock, sticks: { "scale/12x12": [{ length: -1, count: null, price: 0 }] } },
+      }),
+      /At stock\.sticks\.scale\/12x12.*length/,
+    ],
     [JSON.stringify({ ...job(), brief: { ...job().brief, scale: { id: "HO", ratio: 48 } } }), /Scale HO is 1:87/],
   ])("are refused in a sentence: %#", (text, words) => expect(sentence(() => readJobText(text))).toMatch(words));
   it("have a migration from every earlier version, each with its fixture", () => {

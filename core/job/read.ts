@@ -3,7 +3,7 @@ import { validateSync, type ValidationError } from "class-validator";
 import { parseNominal } from "../lumber";
 import { KINDS, kindOf, type Params } from "../structures";
 import { SCALES } from "../units";
-import { JOB_FORMAT, JOB_VERSION, JobDoc } from "./document";
+import { JOB_FORMAT, JOB_VERSION, JobDoc, OverrideDoc, StickDoc, StockChoiceDoc } from "./document";
 import { migrate } from "./migrations";
 
 /** Problems with something that came from outside: one sentence each, the first is the one to show. */
@@ -58,8 +58,28 @@ export function checkJob(raw: unknown): JobDoc {
   }
   for (const name of Object.keys(doc.stock.choices))
     if (!parseNominal(name)) more.push(`Stock is chosen for “${name}”, which is no nominal size.`);
+  for (const [at, record, kind] of recordsOf(doc))
+    for (const [key, value] of Object.entries(record))
+      more.push(...sentences(validateSync(plainToInstance(kind, value), STRICT), `${at}.${key}`));
+  for (const d of doc.drawings)
+    for (const m of d.measures)
+      if (
+        m.points.some((p) => !Array.isArray(p) || p.length !== 2 || !p.every(Number.isFinite)) ||
+        m.points.length !== (m.kind === "angle" ? 3 : 2)
+      )
+        more.push(`The measure “${m.name}” needs ${m.kind === "angle" ? "three" : "two"} points, each of two numbers.`);
+  for (const [key, reason] of Object.entries(doc.aside))
+    if (typeof reason !== "string") more.push(`At aside.${key}: the reason is no text.`);
   if (more.length > 0) throw new JobError(more);
   return JSON.parse(JSON.stringify(doc)) as JobDoc;
+}
+
+type Entry = readonly [at: string, record: Readonly<Record<string, object>>, kind: new () => object];
+/** What a document keeps by name, and the class that each value has to be. */
+function recordsOf(doc: JobDoc): Entry[] {
+  const sticks = Object.entries(doc.stock.sticks).map(([id, list]): Entry => [`stock.sticks.${id}`, Object.fromEntries((Array.isArray(list) ? list : [list]).map((s, i) => [String(i), s])), StickDoc]); // prettier-ignore
+  const overrides = doc.structures.flatMap((s) => s.variants.map((v): Entry => [`${s.id}.${v.id}.overrides`, v.overrides as Record<string, object>, OverrideDoc])); // prettier-ignore
+  return [["stock.choices", doc.stock.choices as Record<string, object>, StockChoiceDoc], ...sticks, ...overrides];
 }
 
 /** Reads the text of a job file, of this version or an earlier one. Errors: JobError that says what was read and what would do. */

@@ -23,7 +23,8 @@ CREATE TABLE `pictures` (
 	`type` text NOT NULL,
 	`width` integer NOT NULL,
 	`height` integer NOT NULL,
-	`bytes` integer NOT NULL
+	`bytes` integer NOT NULL,
+	`added_at` text NOT NULL
 );
 --> statement-breakpoint
 CREATE TABLE `revisions` (
