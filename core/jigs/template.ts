@@ -51,8 +51,8 @@ export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing 
   });
   return {
     layers: [
-      { name: "centre-line", entities: [line([0, min[1] - 6], [0, max[1] + 2.5], "centre")] },
       ...members,
+      { name: "centre-line", entities: [line([0, min[1] - 6], [0, max[1] + 2.5], "centre")] },
       { name: "fence-lines", entities: fences(s.resolved.sticks) },
       { name: "piece-marks", entities: marks },
       {
