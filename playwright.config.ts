@@ -13,7 +13,19 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: "/usr/bin/chromium",
-      args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--disable-default-apps", "--no-first-run", "--no-pings", "--disable-domain-reliability", "--disable-features=OptimizationHints,MediaRouter,Translate"],
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-dev-shm-usage",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+        "--disable-default-apps",
+        "--no-first-run",
+        "--no-pings",
+        "--disable-domain-reliability",
+        "--disable-features=OptimizationHints,MediaRouter,Translate",
+      ],
     },
   },
   webServer: {
@@ -23,4 +35,4 @@ export default defineConfig({
     env: { PORT: String(PORT), CARDO_DATA: ".cache/interface-data" },
     timeout: 60_000,
   },
-}); // prettier-ignore
+});

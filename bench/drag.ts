@@ -21,7 +21,16 @@ const server = spawn(process.execPath, ["node_modules/@react-router/serve/bin.js
   stdio: "ignore",
 });
 const address = "http://127.0.0.1:4191/";
-for (let i = 0; i < 100 && !(await fetch(address).then((r) => r.ok, () => false)); i++) await new Promise((r) => setTimeout(r, 100)); // prettier-ignore
+for (
+  let i = 0;
+  i < 100 &&
+  !(await fetch(address).then(
+    (r) => r.ok,
+    () => false,
+  ));
+  i++
+)
+  await new Promise((r) => setTimeout(r, 100));
 const browser = await chromium.launch({
   executablePath: "/usr/bin/chromium",
   args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage"],
@@ -36,8 +45,12 @@ await page.evaluate(() => {
   const w = window as unknown as { times: number[] };
   w.times = [];
   // from the event's own time stamp to the frame after the one that it changed
-  addEventListener("pointermove", (e) => requestAnimationFrame(() => setTimeout(() => w.times.push(performance.now() - e.timeStamp), 0)), true);
-}); // prettier-ignore
+  addEventListener(
+    "pointermove",
+    (e) => requestAnimationFrame(() => setTimeout(() => w.times.push(performance.now() - e.timeStamp), 0)),
+    true,
+  );
+});
 const box = (await handle.boundingBox())!;
 const figure = page.getByRole("button", { name: /^Height, top of cap/ });
 const before = await figure.textContent();

@@ -17,7 +17,9 @@ async function run(name: string, p: StickProblem): Promise<void> {
   let first: (Progress & { at: number }) | undefined;
   const r = await solveSticks(p, { lp, onProgress: (x) => ((first ??= { ...x, at: performance.now() - t }), true) });
   if (!("layouts" in r)) return console.log(name, r.status);
-  console.log(`${name}: ${r.sticks} sticks, ${r.proven ? "proven" : `bound ${r.lowerBound}`}, first-fit ${r.firstFit}, ${((performance.now() - t) / 1000).toFixed(2)} s; first plan ${first?.sticks} (bound ${first?.lowerBound}) after ${((first?.at ?? 0) / 1000).toFixed(2)} s`); // prettier-ignore
+  console.log(
+    `${name}: ${r.sticks} sticks, ${r.proven ? "proven" : `bound ${r.lowerBound}`}, first-fit ${r.firstFit}, ${((performance.now() - t) / 1000).toFixed(2)} s; first plan ${first?.sticks} (bound ${first?.lowerBound}) after ${((first?.at ?? 0) / 1000).toFixed(2)} s`,
+  );
 }
 for (const n of [60, 120, 249, 501]) {
   const r = stream(n + 1);
@@ -25,7 +27,9 @@ for (const n of [60, 120, 249, 501]) {
     const a = 380 + Math.floor(r() * 111);
     const b = 250 + Math.floor(r() * ((1000 - a) / 2 - 249));
     return [a, b, 1000 - a - b];
-  }).flat().map((length) => ({ length, count: 1 })); // prettier-ignore
+  })
+    .flat()
+    .map((length) => ({ length, count: 1 }));
   await run(`triplets of ${n}`, { kerf: 0, stock: on(1000), demand });
 }
 const r = stream(5);
@@ -34,5 +38,14 @@ await run("30 sizes, 5,000 pieces", {
   stock: on(1000),
   demand: Array.from({ length: 30 }, () => ({ length: Math.round(50 + r() * 500), count: 167 })),
 });
-for (const [lo, hi] of [[20, 450], [100, 400], [50, 700], [250, 500]] as const)
-  await run(`500 lengths from ${lo} to ${hi}`, { kerf: 0.3, stock: on(1000), demand: Array.from({ length: 500 }, () => ({ length: Math.round((lo + r() * (hi - lo)) * 100) / 100, count: 1 })) }); // prettier-ignore
+for (const [lo, hi] of [
+  [20, 450],
+  [100, 400],
+  [50, 700],
+  [250, 500],
+] as const)
+  await run(`500 lengths from ${lo} to ${hi}`, {
+    kerf: 0.3,
+    stock: on(1000),
+    demand: Array.from({ length: 500 }, () => ({ length: Math.round((lo + r() * (hi - lo)) * 100) / 100, count: 1 })),
+  });

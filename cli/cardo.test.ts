@@ -26,7 +26,20 @@ describe("the command line", () => {
       nodes: unknown[];
     };
     expect(f.members).toHaveLength(15);
-    expect(f.members[0]).toMatchObject({ id: "gulch/bent/cap", structure: "gulch", assembly: "gulch/bent", role: "cap", kind: "strip", nominal: [12, 14], overall: 49, mark: "C1", ends: [{ mitre: 0, bevel: 0 }, { mitre: 0, bevel: 0 }] }); // prettier-ignore
+    expect(f.members[0]).toMatchObject({
+      id: "gulch/bent/cap",
+      structure: "gulch",
+      assembly: "gulch/bent",
+      role: "cap",
+      kind: "strip",
+      nominal: [12, 14],
+      overall: 49,
+      mark: "C1",
+      ends: [
+        { mitre: 0, bevel: 0 },
+        { mitre: 0, bevel: 0 },
+      ],
+    });
     expect((f.members[0]!.solid as unknown as number[][][])[0]).toHaveLength(8);
     expect(f.joints.every((j) => j.ok)).toBe(true);
   });
@@ -42,22 +55,60 @@ describe("the command line", () => {
     };
     expect(plans.every((p) => p.result.proven)).toBe(true);
     expect(plans.flatMap((p) => p.sticks.flatMap((s) => s.cuts))).toHaveLength(15);
-    const drawer = file("drawer.json", { items: { "scale/12x12": [{ length: 279.4, count: 1, cost: 1 }], "scale/12x14": [{ length: 60, count: 1, cost: 1 }], "scale/3x10": [{ length: 300, count: 9, cost: 1 }] } }); // prettier-ignore
+    const drawer = file("drawer.json", {
+      items: {
+        "scale/12x12": [{ length: 279.4, count: 1, cost: 1 }],
+        "scale/12x14": [{ length: 60, count: 1, cost: 1 }],
+        "scale/3x10": [{ length: 300, count: 9, cost: 1 }],
+      },
+    });
     const short = cardo("plan", JOB, "--drawer", drawer);
     expect(short.status).toBe(3);
     expect(short.err).toMatch(/^cardo: Scale lumber, HO 12×12: the sticks on hand are [\d.]+ mm short\.$/);
   });
   it("solves a bare problem, and names a piece no stick can carry", () => {
-    const ok = cardo("solve", file("p.json", { kerf: 0, stock: [{ length: 100, count: null, cost: 1 }], demand: [{ length: 60, count: 2 }, { length: 40, count: 2 }] })); // prettier-ignore
-    expect(JSON.parse(ok.out)).toMatchObject({ status: "optimal", sticks: 2, cost: 2, lowerBound: 2, proven: true, layouts: [{ stock: 0, count: 2, cuts: [60, 40] }] }); // prettier-ignore
-    const long = cardo("solve", file("q.json", { kerf: 0, stock: [{ length: 100, count: null, cost: 1 }], demand: [{ length: 160, count: 2 }] })); // prettier-ignore
+    const ok = cardo(
+      "solve",
+      file("p.json", {
+        kerf: 0,
+        stock: [{ length: 100, count: null, cost: 1 }],
+        demand: [
+          { length: 60, count: 2 },
+          { length: 40, count: 2 },
+        ],
+      }),
+    );
+    expect(JSON.parse(ok.out)).toMatchObject({
+      status: "optimal",
+      sticks: 2,
+      cost: 2,
+      lowerBound: 2,
+      proven: true,
+      layouts: [{ stock: 0, count: 2, cuts: [60, 40] }],
+    });
+    const long = cardo(
+      "solve",
+      file("q.json", { kerf: 0, stock: [{ length: 100, count: null, cost: 1 }], demand: [{ length: 160, count: 2 }] }),
+    );
     expect([long.status, long.err]).toEqual([
       3,
       "cardo: The problem: a piece of 160 mm is longer than the longest stick, 100 mm.",
     ]);
   });
   it("writes every sheet as PDF, SVG and DXF, and prints findings", () => {
-    execFileSync(process.execPath, ["--import", "tsx", "cli/cardo.ts", "jigs", JOB, "--out", join(dir, "out"), "--paper", "Letter", "--date", "2026-05-01"]); // prettier-ignore
+    execFileSync(process.execPath, [
+      "--import",
+      "tsx",
+      "cli/cardo.ts",
+      "jigs",
+      JOB,
+      "--out",
+      join(dir, "out"),
+      "--paper",
+      "Letter",
+      "--date",
+      "2026-05-01",
+    ]);
     expect(readdirSync(join(dir, "out")).sort()).toEqual(["dxf", "pdf", "svg"].map((e) => `bent-4-of-9-template.${e}`));
     expect(JSON.parse(cardo("check", JOB).out)).toEqual({ findings: [] });
   });

@@ -189,18 +189,32 @@ test("bad files are refused in a sentence and nothing is lost", async ({ page })
   await page.getByRole("link", { name: "Drawings" }).click();
   const input = page.getByLabel("Picture", { exact: true });
   await input.setInputFiles({ name: "note.png", mimeType: "image/png", buffer: Buffer.from("this is a note") });
-  await expect(page.getByRole("alert")).toContainText("“note.png” is no picture that can be read here. Upload a PNG, JPEG or WebP picture.");
-  await input.setInputFiles({ name: "a.svg", mimeType: "image/png", buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>window.hit=1</script></svg>') });
+  await expect(page.getByRole("alert")).toContainText(
+    "“note.png” is no picture that can be read here. Upload a PNG, JPEG or WebP picture.",
+  );
+  await input.setInputFiles({
+    name: "a.svg",
+    mimeType: "image/png",
+    buffer: Buffer.from(
+      '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>window.hit=1</script></svg>',
+    ),
+  });
   await expect(page.getByRole("alert")).toContainText("“a.svg” is of the kind SVG");
   expect(await page.evaluate(() => "hit" in window)).toBe(false);
   await expect(page.getByText("Plan sheet 12").first()).toBeVisible();
   await page.goto("/");
   await page.waitForLoadState("networkidle");
-  for (const [text, words] of [['{"format":"cardo-job","version":9}', "is of version 9, and this Cardo reads up to 1"], ["{", "is no job file"], ["{}", "lacks"]] as const) {
-    await page.getByLabel("Job file").setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from(text) });
+  for (const [text, words] of [
+    ['{"format":"cardo-job","version":9}', "is of version 9, and this Cardo reads up to 1"],
+    ["{", "is no job file"],
+    ["{}", "lacks"],
+  ] as const) {
+    await page
+      .getByLabel("Job file")
+      .setInputFiles({ name: "x.json", mimeType: "application/json", buffer: Buffer.from(text) });
     await expect(page.getByRole("alert")).toContainText(words);
   }
-}); // prettier-ignore
+});
 
 test("two tabs: the later one is told and keeps its own as a variant", async ({ page, context }) => {
   await openDemo(page);
@@ -251,7 +265,10 @@ test("the shelf: rename, duplicate, delete and take that back, export and import
   await expect(page.getByRole("heading", { name: "Snowshed" })).toBeVisible();
 });
 
-for (const [width, height] of [[1280, 800], [1024, 768]] as const)
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+] as const)
   test(`every stage fits ${width} × ${height} without scrolling the page or a word of error`, async ({ page }) => {
     const errors: string[] = [];
     page.on("pageerror", (e) => errors.push(e.message));
@@ -261,8 +278,14 @@ for (const [width, height] of [[1280, 800], [1024, 768]] as const)
     for (const stage of ["Brief", "Drawings", "Framing", "Stock", "Cutting", "Jigs", "Bench"]) {
       await page.getByRole("link", { name: stage }).first().click();
       await page.waitForLoadState("networkidle");
-      const over = await page.evaluate(() => [document.documentElement.scrollWidth - innerWidth, document.documentElement.scrollHeight - innerHeight]);
-      expect(over.every((n) => n <= 0), `${stage} ${over.join()}`).toBe(true);
+      const over = await page.evaluate(() => [
+        document.documentElement.scrollWidth - innerWidth,
+        document.documentElement.scrollHeight - innerHeight,
+      ]);
+      expect(
+        over.every((n) => n <= 0),
+        `${stage} ${over.join()}`,
+      ).toBe(true);
     }
     expect(errors).toEqual([]);
-  }); // prettier-ignore
+  });

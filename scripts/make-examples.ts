@@ -30,12 +30,20 @@ function bentJob(): JobDoc {
       spotDepth: 420,
       era: "Summer 1909",
       decisions: [
-        { id: "posts", what: "Four-post bents with solid sills between stories", reason: "Plan sheet 12 shows them, and the posts come out short enough for one stick." },
-        { id: "braces", what: "Sway braces square and a little long", reason: "The builder's photo shows ragged ends past the posts." },
+        {
+          id: "posts",
+          what: "Four-post bents with solid sills between stories",
+          reason: "Plan sheet 12 shows them, and the posts come out short enough for one stick.",
+        },
+        {
+          id: "braces",
+          what: "Sway braces square and a little long",
+          reason: "The builder's photo shows ragged ends past the posts.",
+        },
       ],
     },
     structures: [bent],
-  }; // prettier-ignore
+  };
 }
 
 /** The sheet: title block, border, the bent with its dimensions, at sheet mm. */
@@ -85,7 +93,16 @@ function planSheet(job: JobDoc): { drawing: Drawing; k: number; origin: Vec2 } {
     text([220, 24], "SCALE 1/4 IN = 1 FT", 2.8, "start", "label"),
     text([220, 19], "ENGINEER'S OFFICE, MAY 1909", 2.8, "start", "label"),
   ];
-  const frame = (x: number, y: number, w: number, h: number): Entity => outline([[x, y], [x + w, y], [x + w, y + h], [x, y + h]], "outline"); // prettier-ignore
+  const frame = (x: number, y: number, w: number, h: number): Entity =>
+    outline(
+      [
+        [x, y],
+        [x + w, y],
+        [x + w, y + h],
+        [x, y + h],
+      ],
+      "outline",
+    );
   return {
     drawing: {
       layers: [
@@ -167,10 +184,23 @@ bent.drawings.push({
   id: "sheet12",
   name: "Plan sheet 12",
   picture: { hash, type: "image/jpeg", width, height },
-  calibration: { from: round(toPixel(onSheet([-capHalf, 0]))), to: round(toPixel(onSheet([capHalf, 0]))), length: feet(14), tilt: TILT },
-  measures: [{ id: "capm", name: "Cap, end to end", kind: "length", points: [round(toPixel(onSheet([-capHalf, -2]))), round(toPixel(onSheet([capHalf, -2])))], usedFor: "gulch:capLength" }],
+  calibration: {
+    from: round(toPixel(onSheet([-capHalf, 0]))),
+    to: round(toPixel(onSheet([capHalf, 0]))),
+    length: feet(14),
+    tilt: TILT,
+  },
+  measures: [
+    {
+      id: "capm",
+      name: "Cap, end to end",
+      kind: "length",
+      points: [round(toPixel(onSheet([-capHalf, -2]))), round(toPixel(onSheet([capHalf, -2])))],
+      usedFor: "gulch:capLength",
+    },
+  ],
   under: { structure: "gulch", anchor: round(toPixel(onSheet([0, 0]))), opacity: 0.45 },
-}); // prettier-ignore
+});
 const empty = { ...emptyJob("Empty job"), brief: { ...emptyJob("").brief, railroad: "Pellam Notch Railway" } };
 
 mkdirSync("examples", { recursive: true });

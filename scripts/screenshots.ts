@@ -18,7 +18,16 @@ const server = spawn(process.execPath, ["node_modules/@react-router/serve/bin.js
   stdio: "ignore",
 });
 const address = "http://127.0.0.1:4192/";
-for (let i = 0; i < 100 && !(await fetch(address).then((r) => r.ok, () => false)); i++) await new Promise((r) => setTimeout(r, 100)); // prettier-ignore
+for (
+  let i = 0;
+  i < 100 &&
+  !(await fetch(address).then(
+    (r) => r.ok,
+    () => false,
+  ));
+  i++
+)
+  await new Promise((r) => setTimeout(r, 100));
 const browser = await chromium.launch({
   executablePath: "/usr/bin/chromium",
   args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage"],

@@ -47,7 +47,16 @@ export function placeDimensions({ dims, view, bounds, print }: Props): Placed[] 
       let fx = (ax + bx) / 2;
       while (taken.some((t) => Math.abs(t.y - y) < 22 && Math.abs(t.x - fx) < (t.w + w) / 2)) fx += ax < bx ? -8 : 8;
       taken.push({ x: fx, y, w });
-      out.push({ d, a: [ax, y], b: [bx, y], figure: [fx, y], feet: [[ax, ay + s, ax, y + s], [bx, by + s, bx, y + s]] }); // prettier-ignore
+      out.push({
+        d,
+        a: [ax, y],
+        b: [bx, y],
+        figure: [fx, y],
+        feet: [
+          [ax, ay + s, ax, y + s],
+          [bx, by + s, bx, y + s],
+        ],
+      });
     }
   }
   return out;

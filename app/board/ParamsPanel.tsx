@@ -45,15 +45,17 @@ export function ParamsPanel({ structure }: { structure: string }) {
         <fieldset key={g}>
           <legend className="label mb-1.5 w-full border-b border-hair">{g}</legend>
           <div className="space-y-2.5">
-            {paths.filter((p) => p.group === g).map((p) => (
-              <ParamField key={p.path} structure={structure} path={p.path} />
-            ))}
+            {paths
+              .filter((p) => p.group === g)
+              .map((p) => (
+                <ParamField key={p.path} structure={structure} path={p.path} />
+              ))}
           </div>
         </fieldset>
       ))}
     </div>
   );
-} // prettier-ignore
+}
 
 function pathsOf(spec: Spec): { path: string; group: string }[] {
   return Object.entries(spec).flatMap(([k, p]) =>

@@ -30,7 +30,14 @@ export function PictureTiles({ picture, calibration, anchor, unit, view, opacity
     (m[3] * (x - m[4]) - m[2] * (y - m[5])) / det,
     (m[0] * (y - m[5]) - m[1] * (x - m[4])) / det,
   ];
-  const corners = ([[0, 0], [view.width, 0], [0, view.height], [view.width, view.height]] as const).map(([x, y]) => toPicture(view.toWorld(x, y))); // prettier-ignore
+  const corners = (
+    [
+      [0, 0],
+      [view.width, 0],
+      [0, view.height],
+      [view.width, view.height],
+    ] as const
+  ).map(([x, y]) => toPicture(view.toWorld(x, y)));
   const span = (k: 0 | 1): readonly [number, number] => [
     Math.min(...corners.map((c) => c[k])),
     Math.max(...corners.map((c) => c[k])),

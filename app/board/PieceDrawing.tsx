@@ -20,7 +20,15 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
   const broken = shape.overall * k > WIDTH + 1;
   const [h1, h2] = [depth * k, thick * k];
   const angle = (end: 0 | 1): string =>
-    shape.ends[end].map((c) => [c.mitre, c.bevel].filter((a) => Math.abs(a) > 0.005).map((a) => `${printNumber(Math.abs(a), 1)}°`).join(" / ")).filter(Boolean).join(", "); // prettier-ignore
+    shape.ends[end]
+      .map((c) =>
+        [c.mitre, c.bevel]
+          .filter((a) => Math.abs(a) > 0.005)
+          .map((a) => `${printNumber(Math.abs(a), 1)}°`)
+          .join(" / "),
+      )
+      .filter(Boolean)
+      .join(", ");
   return (
     <svg
       width={WIDTH + 14}
@@ -101,7 +109,12 @@ function Outline({
       .join(" ");
   const half = WIDTH / 2;
   const reach = Math.max(...shape.corners.map((c) => Math.abs(flat(c)[1]))) * k + 3;
-  const parts = broken ? [{ from: 0, to: half - 5, shift: 0 }, { from: half + 5, to: WIDTH + 1, shift: WIDTH - shape.overall * k }] : [{ from: -1, to: WIDTH + 1, shift: (WIDTH - shape.overall * k) / 2 }]; // prettier-ignore
+  const parts = broken
+    ? [
+        { from: 0, to: half - 5, shift: 0 },
+        { from: half + 5, to: WIDTH + 1, shift: WIDTH - shape.overall * k },
+      ]
+    : [{ from: -1, to: WIDTH + 1, shift: (WIDTH - shape.overall * k) / 2 }];
   const fill = styrene ? "var(--styrene)" : "var(--timber)";
   return (
     <g>

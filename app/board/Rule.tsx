@@ -73,7 +73,10 @@ export function Rule({
 
 function ticks(width: number, perUnit: number): { n: number; x: number; long: boolean }[] {
   const major = nice(56 / perUnit, STEPS);
-  const minor = nice(7 / perUnit, STEPS.filter((s) => Math.abs((major / s) % 1) < 1e-9 || Math.abs(((major / s) % 1) - 1) < 1e-9)); // prettier-ignore
+  const minor = nice(
+    7 / perUnit,
+    STEPS.filter((s) => Math.abs((major / s) % 1) < 1e-9 || Math.abs(((major / s) % 1) - 1) < 1e-9),
+  );
   const out = [];
   const per = Math.round(major / minor);
   for (let i = 0; i * minor * perUnit < width; i++)

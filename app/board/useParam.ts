@@ -56,7 +56,12 @@ export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): R
       /^\s*([0-9]+(?:[.,][0-9]+)?|[.,][0-9]+|\d+\s+\d+\/\d+|\d+\/\d+)\s*(?:(?:in|:)\s*12|in\.?\s*(?:per|\/)\s*(?:ft|foot))?\s*$/i.exec(
         words,
       );
-    const value = m ? m[1]!.replace(",", ".").split(/\s+/).reduce((t, w) => t + (w.includes("/") ? Number(w.split("/")[0]) / Number(w.split("/")[1]) : Number(w)), 0) : NaN; // prettier-ignore
+    const value = m
+      ? m[1]!
+          .replace(",", ".")
+          .split(/\s+/)
+          .reduce((t, w) => t + (w.includes("/") ? Number(w.split("/")[0]) / Number(w.split("/")[1]) : Number(w)), 0)
+      : NaN;
     return Number.isFinite(value)
       ? { ok: true, value }
       : {
@@ -66,6 +71,8 @@ export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): R
   }
   const section = /^\s*(\d+(?:\.\d+)?)\s*[x×*]\s*(\d+(?:\.\d+)?)\s*$/i.exec(words);
   if (spec.type === "section")
-    return section ? { ok: true, value: [Number(section[1]), Number(section[2])].sort((a, b) => a - b).join("×") } : { ok: false, error: `Read “${words.trim()}”; write a nominal size in inches such as 12×12.` }; // prettier-ignore
+    return section
+      ? { ok: true, value: [Number(section[1]), Number(section[2])].sort((a, b) => a - b).join("×") }
+      : { ok: false, error: `Read “${words.trim()}”; write a nominal size in inches such as 12×12.` };
   return { ok: true, value: words };
 }

@@ -60,11 +60,16 @@ describe("jobs on the shelf", () => {
     const mine = structuredClone(first.doc) as JobDoc;
     mine.structures[0]!.variants[0]!.params.height = feet(30);
     const both = ok(jobs.keepMine(id, mine, "20:14")).doc.structures[0]!;
-    expect(both.variants.map((v) => [v.name, v.params.height])).toEqual([["First", feet(25)], ["First, mine of 20:14", feet(30)]]); // prettier-ignore
+    expect(both.variants.map((v) => [v.name, v.params.height])).toEqual([
+      ["First", feet(25)],
+      ["First, mine of 20:14", feet(30)],
+    ]);
   });
   it("refuse a change that would break the document, and stay as they were", () => {
     const id = jobs.createJob("Sound");
-    expect(jobs.editJob(id, 0, "Break", [{ op: "replace", path: ["brief", "scale", "ratio"], value: -1 }])).toMatchObject({ ok: false, conflict: false }); // prettier-ignore
+    expect(
+      jobs.editJob(id, 0, "Break", [{ op: "replace", path: ["brief", "scale", "ratio"], value: -1 }]),
+    ).toMatchObject({ ok: false, conflict: false });
     expect(jobs.readJob(id)!.revision).toBe(0);
   });
   it("go and come back, are copied, and travel with their pictures", async () => {
@@ -89,7 +94,9 @@ describe("pictures", () => {
   it("are what their bytes say, not what they are called", async () => {
     const png = await blank(700, 300).png().toBuffer();
     expect(await pictures.addPicture(png, "plan.exe")).toMatchObject({ type: "image/png", width: 700, height: 300 });
-    await expect(pictures.addPicture(Buffer.from("<svg xmlns='http://www.w3.org/2000/svg'><script>1</script></svg>"), "a.png")).rejects.toThrow(/^“a\.png” is .*Upload a PNG, JPEG or WebP picture\.$/); // prettier-ignore
+    await expect(
+      pictures.addPicture(Buffer.from("<svg xmlns='http://www.w3.org/2000/svg'><script>1</script></svg>"), "a.png"),
+    ).rejects.toThrow(/^“a\.png” is .*Upload a PNG, JPEG or WebP picture\.$/);
     await expect(pictures.addPicture(Buffer.from("hello"), "b.png")).rejects.toThrow(
       "is no picture that can be read here",
     );
@@ -111,14 +118,20 @@ describe("pictures", () => {
     size.writeUInt32BE(20000, 0);
     size.writeUInt32BE(10000, 4);
     size.set([8, 2], 8);
-    const huge = Buffer.concat([Buffer.from("89504e470d0a1a0a", "hex"), chunk("IHDR", size), chunk("IDAT", deflateSync(Buffer.alloc(64))), chunk("IEND", Buffer.alloc(0))]); // prettier-ignore
+    const huge = Buffer.concat([
+      Buffer.from("89504e470d0a1a0a", "hex"),
+      chunk("IHDR", size),
+      chunk("IDAT", deflateSync(Buffer.alloc(64))),
+      chunk("IEND", Buffer.alloc(0)),
+    ]);
     await expect(pictures.addPicture(huge, "wall.png")).rejects.toThrow(
       "“wall.png” has 200 megapixels (20000 × 10000); 160 is the most",
     );
   });
   it("lie in tiles, the whole of it in the first", async () => {
     const { hash } = await pictures.addPicture(await blank(1300, 900).jpeg().toBuffer(), "x.jpg");
-    const tile = async (...at: [number, number, number]) => pictures.readTile(hash, ...at) && (await sharp(pictures.readTile(hash, ...at)!).metadata()).width; // prettier-ignore
+    const tile = async (...at: [number, number, number]) =>
+      pictures.readTile(hash, ...at) && (await sharp(pictures.readTile(hash, ...at)!).metadata()).width;
     expect([await tile(0, 0, 0), await tile(2, 2, 1), await tile(2, 3, 0), await tile(9, 0, 0)]).toEqual([
       512,
       512,

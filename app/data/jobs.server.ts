@@ -28,14 +28,30 @@ const now = (): string => new Date().toISOString();
 const newId = (): string => randomUUID().slice(0, 8);
 
 function row(id: string): Row | undefined {
-  return db().select().from(jobs).where(and(eq(jobs.id, id), isNull(jobs.deletedAt))).get();
-} // prettier-ignore
+  return db()
+    .select()
+    .from(jobs)
+    .where(and(eq(jobs.id, id), isNull(jobs.deletedAt)))
+    .get();
+}
 function issuesOf(id: string): Issue[] {
-  return db().select().from(issues).where(eq(issues.job, id)).orderBy(issues.at).all().map((i) => i.content as Issue);
-} // prettier-ignore
+  return db()
+    .select()
+    .from(issues)
+    .where(eq(issues.job, id))
+    .orderBy(issues.at)
+    .all()
+    .map((i) => i.content as Issue);
+}
 function labelOf(job: string, number: number | undefined): string {
   if (number === undefined) return "";
-  return db().select({ label: revisions.label }).from(revisions).where(and(eq(revisions.job, job), eq(revisions.number, number))).get()?.label ?? ""; // prettier-ignore
+  return (
+    db()
+      .select({ label: revisions.label })
+      .from(revisions)
+      .where(and(eq(revisions.job, job), eq(revisions.number, number)))
+      .get()?.label ?? ""
+  );
 }
 function stateOf(r: Row): JobState {
   return {
@@ -145,7 +161,11 @@ function step(id: string, base: number, kind: "undo" | "redo"): EditResult {
   return change(id, base, (r) => {
     const number = r[kind].at(-1);
     if (number === undefined) throw new Error(`There is nothing to ${kind}.`);
-    const rev = db().select().from(revisions).where(and(eq(revisions.job, id), eq(revisions.number, number))).get()!; // prettier-ignore
+    const rev = db()
+      .select()
+      .from(revisions)
+      .where(and(eq(revisions.job, id), eq(revisions.number, number)))
+      .get()!;
     const [forward, inverse] = kind === "undo" ? [rev.inverse, rev.patches] : [rev.patches, rev.inverse];
     const doc = applyPatches(r.doc as JobDoc, forward as Patch[]) as JobDoc;
     const undo = kind === "undo" ? r.undo.slice(0, -1) : [...r.undo, number];
@@ -175,7 +195,10 @@ function change(id: string, base: number, make: (r: Row) => Change): EditResult 
       tx.insert(revisions)
         .values({ job: id, number, kind: c.kind, label: c.label, patches: c.forward, inverse: c.inverse, at })
         .run();
-      tx.update(jobs).set({ doc: c.doc, name: c.doc.name, revision: number, undo: c.undo, redo: c.redo, changedAt: at }).where(eq(jobs.id, id)).run(); // prettier-ignore
+      tx.update(jobs)
+        .set({ doc: c.doc, name: c.doc.name, revision: number, undo: c.undo, redo: c.redo, changedAt: at })
+        .where(eq(jobs.id, id))
+        .run();
       return { ok: true, state: stateOf(row(id)!) };
     });
   } catch (e) {

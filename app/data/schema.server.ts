@@ -16,7 +16,9 @@ export const jobs = sqliteTable("jobs", {
 export const revisions = sqliteTable(
   "revisions",
   {
-    job: text("job").notNull().references(() => jobs.id, { onDelete: "cascade" }),
+    job: text("job")
+      .notNull()
+      .references(() => jobs.id, { onDelete: "cascade" }),
     number: integer("number").notNull(),
     kind: text("kind", { enum: ["edit", "undo", "redo"] }).notNull(),
     label: text("label").notNull(),
@@ -25,19 +27,21 @@ export const revisions = sqliteTable(
     at: text("at").notNull(),
   },
   (t) => [primaryKey({ columns: [t.job, t.number] })],
-); // prettier-ignore
+);
 
 /** What happened at the bench: prints and cuts, each with what they froze. Only ever added to. */
 export const issues = sqliteTable(
   "issues",
   {
     id: text("id").primaryKey(),
-    job: text("job").notNull().references(() => jobs.id, { onDelete: "cascade" }),
+    job: text("job")
+      .notNull()
+      .references(() => jobs.id, { onDelete: "cascade" }),
     content: text("content", { mode: "json" }).notNull(),
     at: text("at").notNull(),
   },
   (t) => [index("issues_by_job").on(t.job)],
-); // prettier-ignore
+);
 
 /** Pictures kept beside the database under their SHA-256. */
 export const pictures = sqliteTable("pictures", {

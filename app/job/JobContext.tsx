@@ -96,7 +96,12 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     const c = new BroadcastChannel(`cardo-${initial.id}`);
     channel.current = c;
     c.onmessage = (m: MessageEvent<number>) => {
-      if (m.data > revision.current) toast("This job was just changed in another tab.", { id: "other-tab", description: "Load it again to go on from there.", action: { label: "Load it again", onClick: () => location.reload() } }); // prettier-ignore
+      if (m.data > revision.current)
+        toast("This job was just changed in another tab.", {
+          id: "other-tab",
+          description: "Load it again to go on from there.",
+          action: { label: "Load it again", onClick: () => location.reload() },
+        });
     };
     return () => c.close();
   }, [initial.id]);
@@ -211,10 +216,28 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const found = useMemo(() => findingsOf(settled), [settled]);
   const statuses = useMemo(() => cutStatuses(settled, issues), [settled, issues]);
   const api: JobApi = {
-    id: initial.id, doc: shown, design, findings: found, issues, statuses, edit, preview, undo, redo,
-    canUndo: state.canUndo || kept !== "kept", canRedo: state.canRedo, undoLabel: state.undoLabel, redoLabel: state.redoLabel,
-    kept, keptAt: state.keptAt, addIssue, selected, select, conflict, settleConflict,
-  }; // prettier-ignore
+    id: initial.id,
+    doc: shown,
+    design,
+    findings: found,
+    issues,
+    statuses,
+    edit,
+    preview,
+    undo,
+    redo,
+    canUndo: state.canUndo || kept !== "kept",
+    canRedo: state.canRedo,
+    undoLabel: state.undoLabel,
+    redoLabel: state.redoLabel,
+    kept,
+    keptAt: state.keptAt,
+    addIssue,
+    selected,
+    select,
+    conflict,
+    settleConflict,
+  };
   return <JobContext.Provider value={api}>{children}</JobContext.Provider>;
 }
 

@@ -64,7 +64,13 @@ export function Shortcuts() {
         e.preventDefault();
         return setFind(true);
       }
-      if (e.key.toLowerCase() === "u") return void j.edit("Flip units", (d) => void (d.brief.units = d.brief.units.prototype === "m" ? { prototype: "ft-in", model: "in" } : { prototype: "m", model: "mm" })); // prettier-ignore
+      if (e.key.toLowerCase() === "u")
+        return void j.edit(
+          "Flip units",
+          (d) =>
+            void (d.brief.units =
+              d.brief.units.prototype === "m" ? { prototype: "ft-in", model: "in" } : { prototype: "m", model: "mm" }),
+        );
       if (e.key === "Escape") return j.select(undefined);
       if (e.key === "[" || e.key === "]") {
         const pieces = j.design.pieces;

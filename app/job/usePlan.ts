@@ -28,9 +28,14 @@ export function usePlan(): {
   const requests = useMemo(() => {
     const items = new Map(catalogue(design.scale).map((i) => [i.id, i]));
     const done = new Set(statuses.filter(serves).map((s) => s.stick));
-    return [...wantedByItem(design.pieces, doc.cutting, done)].sort(([a], [b]) => (a < b ? -1 : 1)).map(
-      ([id, wanted]): PlanRequest => ({ item: items.get(id)!, wanted, lengths: stockLengths(items.get(id)!, doc.stock.sticks[id]), settings: { ...doc.cutting } }),
-    ); // prettier-ignore
+    return [...wantedByItem(design.pieces, doc.cutting, done)]
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([id, wanted]): PlanRequest => ({
+        item: items.get(id)!,
+        wanted,
+        lengths: stockLengths(items.get(id)!, doc.stock.sticks[id]),
+        settings: { ...doc.cutting },
+      }));
   }, [design, doc, statuses]);
   const key = useMemo(() => JSON.stringify(requests), [requests]);
   useEffect(() => {

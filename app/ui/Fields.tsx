@@ -77,7 +77,13 @@ export function TextField({ label, value, hint, long, placeholder, keep }: TextP
 
 /** A length of the prototype or the model in mm, typed in any notation. `empty` is the value of nothing typed, where that may be. */
 export function LengthField({
-  label, world, mm, units, hint, empty, keep,
+  label,
+  world,
+  mm,
+  units,
+  hint,
+  empty,
+  keep,
 }: {
   readonly label: string;
   readonly world: "prototype" | "model";
@@ -88,7 +94,10 @@ export function LengthField({
   readonly keep: (mm: number) => readonly string[] | void;
 }) {
   const bare = world === "prototype" ? barePrototype(units.prototype) : bareModel(units.model);
-  const print = (n: number): string => (world === "prototype" ? printPrototype(n as Prototype, units.prototype, 64) : printModel(n as Model, units.model, 2));
+  const print = (n: number): string =>
+    world === "prototype"
+      ? printPrototype(n as Prototype, units.prototype, 64)
+      : printModel(n as Model, units.model, 2);
   const name = { ft: "feet", in: "inches", mm: "millimetres", m: "metres" }[bare];
   return (
     <TextField
@@ -106,7 +115,7 @@ export function LengthField({
       }}
     />
   );
-} // prettier-ignore
+}
 
 /** A labelled choice. */
 export function SelectField<T extends string>({

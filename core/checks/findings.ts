@@ -70,7 +70,14 @@ function structureFindings(s: StructureDesign): Finding[] {
   const groups = connectedGroups(r, found);
   if (groups.length > 1) {
     const small = [...groups].sort((a, b) => a.length - b.length)[0]!;
-    out.push({ key: `${structure}:apart`, level: "fault", text: `The structure falls into ${groups.length} parts: the ${name(small[0]!)} touches nothing that holds it.`, structure, sticks: small, ...place(s, small[0]!) }); // prettier-ignore
+    out.push({
+      key: `${structure}:apart`,
+      level: "fault",
+      text: `The structure falls into ${groups.length} parts: the ${name(small[0]!)} touches nothing that holds it.`,
+      structure,
+      sticks: small,
+      ...place(s, small[0]!),
+    });
   }
   return out;
 }
@@ -140,13 +147,15 @@ function stockFindings(d: Design): Finding[] {
     if (e.worstPercent < SHOWS) return [];
     const worst = Math.abs(e.thickness.percent) > Math.abs(e.width.percent) ? e.thickness : e.width;
     const side = worst === e.thickness ? "thickness" : "width";
-    return [{
-      key: `stock:${nominal}`,
-      level: e.worstPercent >= LOOKS_WRONG ? "warning" : "remark",
-      text: `${nominal} is not to be had: ${m.plies === 2 ? "two plies of " : ""}${m.item.name} is ${printMm(Math.abs(worst.model), 2)} too ${worst.model > 0 ? "large" : "small"} in ${side}, ${printFeetInches(Math.abs(worst.prototype)).replace(/^0′-/, "")} on the prototype (${printNumber(Math.abs(worst.percent), 0)} %).`,
-      sticks: d.pieces.filter((p) => p.nominal.join("×") === nominal).flatMap((p) => p.sticks),
-      remedy: { label: "Choose other stock", do: "stock", nominal },
-    }]; // prettier-ignore
+    return [
+      {
+        key: `stock:${nominal}`,
+        level: e.worstPercent >= LOOKS_WRONG ? "warning" : "remark",
+        text: `${nominal} is not to be had: ${m.plies === 2 ? "two plies of " : ""}${m.item.name} is ${printMm(Math.abs(worst.model), 2)} too ${worst.model > 0 ? "large" : "small"} in ${side}, ${printFeetInches(Math.abs(worst.prototype)).replace(/^0′-/, "")} on the prototype (${printNumber(Math.abs(worst.percent), 0)} %).`,
+        sticks: d.pieces.filter((p) => p.nominal.join("×") === nominal).flatMap((p) => p.sticks),
+        remedy: { label: "Choose other stock", do: "stock", nominal },
+      },
+    ];
   });
 }
 
@@ -159,12 +168,14 @@ function lengthFindings(d: Design): Finding[] {
     const need = cutLength(p, d.doc.cutting);
     if (need <= longest + 0.005) return [];
     const over = model(need - longest);
-    return [{
-      key: `long:${p.sticks[0]}`,
-      level: "fault",
-      text: `${p.role[0]!.toUpperCase()}${p.role.slice(1)} ${p.mark} needs ${printMm(need)}; the longest ${item?.name ?? p.stock} is ${printMm(longest)}, ${printMm(over)} (${printFeetInches(prototype(toPrototype(d.scale, over)))}) short. Splice it or add longer stock.`,
-      sticks: p.sticks,
-      remedy: { label: "See its stock", do: "stock", nominal: p.nominal.join("×") },
-    }]; // prettier-ignore
+    return [
+      {
+        key: `long:${p.sticks[0]}`,
+        level: "fault",
+        text: `${p.role[0]!.toUpperCase()}${p.role.slice(1)} ${p.mark} needs ${printMm(need)}; the longest ${item?.name ?? p.stock} is ${printMm(longest)}, ${printMm(over)} (${printFeetInches(prototype(toPrototype(d.scale, over)))}) short. Splice it or add longer stock.`,
+        sticks: p.sticks,
+        remedy: { label: "See its stock", do: "stock", nominal: p.nominal.join("×") },
+      },
+    ];
   });
 }

@@ -95,7 +95,14 @@ export async function generate(
     if (!solution) return undefined;
     let closed = false;
     for (const share of best && r >= smoothFrom ? [SMOOTHING, 0] : [0]) {
-      const at: CoverSolution = share === 0 || !best ? solution : { ...solution, itemPrice: mix(best.itemPrice, solution.itemPrice, share), stockPrice: mix(best.stockPrice, solution.stockPrice, share) }; // prettier-ignore
+      const at: CoverSolution =
+        share === 0 || !best
+          ? solution
+          : {
+              ...solution,
+              itemPrice: mix(best.itemPrice, solution.itemPrice, share),
+              stockPrice: mix(best.stockPrice, solution.stockPrice, share),
+            };
       const round = price(pool, at, demand, limits);
       if (round.bound > bound || !best) {
         bound = Math.max(bound, round.bound);

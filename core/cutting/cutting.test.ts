@@ -60,7 +60,9 @@ describe("stick plans", () => {
       const a = 380 + Math.floor(r() * 111);
       const b = 250 + Math.floor(r() * ((1000 - a) / 2 - 249));
       return [a, b, 1000 - a - b];
-    }).flat().map((length) => ({ length, count: 1 })); // prettier-ignore
+    })
+      .flat()
+      .map((length) => ({ length, count: 1 }));
     const p = { kerf: 0, stock: one(1000), demand };
     const plan = await solveSticks(p, { lp });
     holds(p, plan);
@@ -81,7 +83,7 @@ describe("stick plans", () => {
     const demand = Array.from({ length: 500 }, () => ({ length: Math.round((20 + r() * 430) * 100) / 100, count: 1 }));
     const p = { kerf: 0.3, stock: one(1000), demand };
     let first: { sticks: number; lowerBound: number } | undefined;
-    const plan = await solveSticks(p, { lp, onProgress: (x) => ((first ??= x), false) }); // prettier-ignore
+    const plan = await solveSticks(p, { lp, onProgress: (x) => ((first ??= x), false) });
     holds(p, plan);
     expect(first!.sticks - first!.lowerBound).toBeLessThanOrEqual(2);
   });
@@ -93,7 +95,15 @@ describe("stick plans", () => {
           length: Math.round(40 + r() * 160),
           count: 1 + Math.floor(r() * 3),
         }));
-        const p: StickProblem = { kerf: 2, stock: [{ length: 279, count: null, cost: 1.2 }, { length: 610, count: 2, cost: 2.1 }, { length: 350, count: 3, cost: 1.4 }], demand }; // prettier-ignore
+        const p: StickProblem = {
+          kerf: 2,
+          stock: [
+            { length: 279, count: null, cost: 1.2 },
+            { length: 610, count: 2, cost: 2.1 },
+            { length: 350, count: 3, cost: 1.4 },
+          ],
+          demand,
+        };
         const plan = await solveSticks(p, { lp });
         holds(p, plan);
         const best = await byAssignment(p);
@@ -104,7 +114,19 @@ describe("stick plans", () => {
     );
   });
   it("names what cannot be had", async () => {
-    expect(await solveSticks({ kerf: 0, stock: one(279.4), demand: [{ length: 300, count: 2 }, { length: 50, count: 1 }] }, { lp })).toEqual({ status: "too long", length: 300, longest: 279.4 }); // prettier-ignore
+    expect(
+      await solveSticks(
+        {
+          kerf: 0,
+          stock: one(279.4),
+          demand: [
+            { length: 300, count: 2 },
+            { length: 50, count: 1 },
+          ],
+        },
+        { lp },
+      ),
+    ).toEqual({ status: "too long", length: 300, longest: 279.4 });
     const r = await solveSticks(
       { kerf: 1, stock: [{ length: 200, count: 2, cost: 1 }], demand: [{ length: 90, count: 5 }] },
       { lp },
@@ -131,9 +153,21 @@ describe("stick plans", () => {
       const sizes = Array.from({ length: 7 }, () => 3 + Math.floor(r() * 20));
       const values = sizes.map(() => r());
       const limits = sizes.map(() => Math.floor(r() * 3));
-      const brute = (i: number, room: number): number => i === 7 ? 0 : Math.max(...Array.from({ length: limits[i]! + 1 }, (_, n) => (n * sizes[i]! <= room ? n * values[i]! + brute(i + 1, room - n * sizes[i]!) : -1))); // prettier-ignore
+      const brute = (i: number, room: number): number =>
+        i === 7
+          ? 0
+          : Math.max(
+              ...Array.from({ length: limits[i]! + 1 }, (_, n) =>
+                n * sizes[i]! <= room ? n * values[i]! + brute(i + 1, room - n * sizes[i]!) : -1,
+              ),
+            );
       expect(knapsack(values, sizes, limits, 40).value).toBeCloseTo(brute(0, 40), 9);
-      const big = knapsack(values, sizes.map((s) => s * 1_000_003), limits, 40 * 1_000_003); // prettier-ignore
+      const big = knapsack(
+        values,
+        sizes.map((s) => s * 1_000_003),
+        limits,
+        40 * 1_000_003,
+      );
       expect(big.value).toBeCloseTo(brute(0, 40), 9);
     }
   });
@@ -146,11 +180,19 @@ async function byAssignment(p: StickProblem): Promise<number> {
   const sticks = p.stock.flatMap((s, j) => Array<number>(Math.min(s.count ?? 8, 8)).fill(j));
   const x = (i: number, k: number): string => `x${i}_${k}`;
   const lines = [
-    "Minimize", ` obj: ${sticks.map((j, k) => `${p.stock[j]!.cost} y${k}`).join(" + ")}`, "Subject To",
+    "Minimize",
+    ` obj: ${sticks.map((j, k) => `${p.stock[j]!.cost} y${k}`).join(" + ")}`,
+    "Subject To",
     ...pieces.map((_, i) => ` p${i}: ${sticks.map((_s, k) => x(i, k)).join(" + ")} = 1`),
-    ...sticks.map((j, k) => ` s${k}: ${pieces.map((l, i) => `${l + p.kerf} ${x(i, k)}`).join(" + ")} - ${p.stock[j]!.length + p.kerf} y${k} <= 0`),
+    ...sticks.map(
+      (j, k) =>
+        ` s${k}: ${pieces.map((l, i) => `${l + p.kerf} ${x(i, k)}`).join(" + ")} - ${p.stock[j]!.length + p.kerf} y${k} <= 0`,
+    ),
     ...sticks.slice(1).flatMap((j, k) => (j === sticks[k] ? [` o${k}: y${k} - y${k + 1} >= 0`] : [])),
-    "Binary", ...sticks.map((_, k) => ` y${k}`), ...pieces.flatMap((_, i) => sticks.map((_s, k) => ` ${x(i, k)}`)), "End",
-  ]; // prettier-ignore
+    "Binary",
+    ...sticks.map((_, k) => ` y${k}`),
+    ...pieces.flatMap((_, i) => sticks.map((_s, k) => ` ${x(i, k)}`)),
+    "End",
+  ];
   return (await load()).solve(lines.join("\n"), { output_flag: false, mip_rel_gap: 0 }).ObjectiveValue;
 }

@@ -34,7 +34,12 @@ export interface ItemPlan {
 
 /** Length a piece takes of its stick: tip to tip, the allowance, and what an angled blade takes more than a square one. Model mm. */
 export function cutLength(p: Piece, s: CutSettings): Model {
-  const slant = Math.max(0, ...p.shape.ends.flat().map((e) => 1 / (Math.cos((e.mitre * Math.PI) / 180) * Math.cos((e.bevel * Math.PI) / 180)) - 1)); // prettier-ignore
+  const slant = Math.max(
+    0,
+    ...p.shape.ends
+      .flat()
+      .map((e) => 1 / (Math.cos((e.mitre * Math.PI) / 180) * Math.cos((e.bevel * Math.PI) / 180)) - 1),
+  );
   return model(p.shape.overall + s.allowance + s.kerf * slant);
 }
 

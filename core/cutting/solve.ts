@@ -73,7 +73,12 @@ export async function solveSticks(problem: StickProblem, options: SolveOptions =
     ),
     stopped: false,
     tell: async (phase) => {
-      const go = await options.onProgress?.({ phase, sticks: s.best?.length ?? 0, cost: s.best ? costOf(p, s.best) : Infinity, lowerBound: s.bound }); // prettier-ignore
+      const go = await options.onProgress?.({
+        phase,
+        sticks: s.best?.length ?? 0,
+        cost: s.best ? costOf(p, s.best) : Infinity,
+        lowerBound: s.bound,
+      });
       if (go === false) s.stopped = true;
       return !s.stopped;
     },

@@ -62,15 +62,33 @@ export const line = (a: Vec2, b: Vec2, style: LineStyle): Entity => ({
   closed: false,
   line: style,
 });
-export const outline = (points: readonly Vec2[], style: LineStyle, fill?: Fill): Entity => ({ kind: "path", points, closed: true, line: style, ...(fill ? { fill } : {}) }); // prettier-ignore
+export const outline = (points: readonly Vec2[], style: LineStyle, fill?: Fill): Entity => ({
+  kind: "path",
+  points,
+  closed: true,
+  line: style,
+  ...(fill ? { fill } : {}),
+});
 export const solidShape = (points: readonly Vec2[], fill: Fill): Entity => ({
   kind: "path",
   points,
   closed: true,
   fill,
 });
-export const rectangle = (x: number, y: number, w: number, h: number): Vec2[] => [[x, y], [x + w, y], [x + w, y + h], [x, y + h]]; // prettier-ignore
-export const text = (at: Vec2, words: string, size: number, anchor: "start" | "middle" | "end" = "start", font: "label" | "text" = "text", turn = 0): Entity => ({ kind: "text", at, text: words, size, anchor, font, ...(turn ? { turn } : {}) }); // prettier-ignore
+export const rectangle = (x: number, y: number, w: number, h: number): Vec2[] => [
+  [x, y],
+  [x + w, y],
+  [x + w, y + h],
+  [x, y + h],
+];
+export const text = (
+  at: Vec2,
+  words: string,
+  size: number,
+  anchor: "start" | "middle" | "end" = "start",
+  font: "label" | "text" = "text",
+  turn = 0,
+): Entity => ({ kind: "text", at, text: words, size, anchor, font, ...(turn ? { turn } : {}) });
 
 /** Cap height over font size of both typefaces, near enough for placing. */
 export const CAP_HEIGHT = 0.68;
@@ -80,9 +98,15 @@ export const LETTER_WIDTH = { label: 0.62, text: 0.78 } as const;
 /** Smallest box round all lines and shapes, text by its anchor; [0,0]–[0,0] when there is nothing. */
 export function boundsOfDrawing(d: Drawing): { readonly min: Vec2; readonly max: Vec2 } {
   const points = d.layers.flatMap((l) =>
-    l.entities.flatMap(
-      (e): readonly Vec2[] =>
-      e.kind === "path" ? e.points : e.kind === "text" ? [e.at] : [[e.centre[0] - e.radius, e.centre[1] - e.radius], [e.centre[0] + e.radius, e.centre[1] + e.radius]], // prettier-ignore
+    l.entities.flatMap((e): readonly Vec2[] =>
+      e.kind === "path"
+        ? e.points
+        : e.kind === "text"
+          ? [e.at]
+          : [
+              [e.centre[0] - e.radius, e.centre[1] - e.radius],
+              [e.centre[0] + e.radius, e.centre[1] + e.radius],
+            ],
     ),
   );
   if (points.length === 0) return { min: [0, 0], max: [0, 0] };

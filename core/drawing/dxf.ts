@@ -42,8 +42,18 @@ export function toDxf(d: Drawing): string {
           break;
         case "text": {
           const at = point3d(e.at[0], e.at[1]);
-          const horizontalAlignment = { start: TextHorizontalAlignment.Left, middle: TextHorizontalAlignment.Center, end: TextHorizontalAlignment.Right }[e.anchor]; // prettier-ignore
-          dxf.addText(at, e.size, plain(e.text), { ...options, rotation: e.turn ?? 0, horizontalAlignment, verticalAlignment: TextVerticalAlignment.BaseLine, secondAlignmentPoint: at }); // prettier-ignore
+          const horizontalAlignment = {
+            start: TextHorizontalAlignment.Left,
+            middle: TextHorizontalAlignment.Center,
+            end: TextHorizontalAlignment.Right,
+          }[e.anchor];
+          dxf.addText(at, e.size, plain(e.text), {
+            ...options,
+            rotation: e.turn ?? 0,
+            horizontalAlignment,
+            verticalAlignment: TextVerticalAlignment.BaseLine,
+            secondAlignmentPoint: at,
+          });
         }
       }
     }
@@ -52,4 +62,11 @@ export function toDxf(d: Drawing): string {
 
 /** Feet and inch marks, × and the like as every reader's font has them. */
 const plain = (s: string): string =>
-  s.replace(/′/g, "'").replace(/″/g, '"').replace(/×/g, "x").replace(/−/g, "-").replace(/·/g, "-").replace(/°/g, "%%d").replace(/[^\x20-\x7e]/g, "?"); // prettier-ignore
+  s
+    .replace(/′/g, "'")
+    .replace(/″/g, '"')
+    .replace(/×/g, "x")
+    .replace(/−/g, "-")
+    .replace(/·/g, "-")
+    .replace(/°/g, "%%d")
+    .replace(/[^\x20-\x7e]/g, "?");

@@ -37,7 +37,15 @@ export function elevation(sticks: readonly Resolved[], view: View): Shown[] {
       const depths = corners.flat().map((p) => dot(p, view.eye));
       const all = outlines.flat();
       const mid = (k: 0 | 1): number => (Math.min(...all.map((p) => p[k])) + Math.max(...all.map((p) => p[k]))) / 2;
-      return { id: s.id, role: s.member.role, outlines, near: Math.max(...depths), far: Math.min(...depths), centre: [mid(0), mid(1)], along: flat(s.axes.u) };
+      return {
+        id: s.id,
+        role: s.member.role,
+        outlines,
+        near: Math.max(...depths),
+        far: Math.min(...depths),
+        centre: [mid(0), mid(1)],
+        along: flat(s.axes.u),
+      };
     })
     .sort((a, b) => a.near + a.far - (b.near + b.far));
-} // prettier-ignore
+}

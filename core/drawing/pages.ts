@@ -92,14 +92,19 @@ const frameOf = (w: Page["window"]): Entity[] => [
 /** A cross in a circle in the middle of the overlap at each corner: the same point of the drawing on all pages that show it. */
 function registration(w: Page["window"]): Entity[] {
   const h = OVERLAP / 2;
-  return [[0, 0], [1, 0], [0, 1], [1, 1]].flatMap(([i, k]): Entity[] => {
+  return [
+    [0, 0],
+    [1, 0],
+    [0, 1],
+    [1, 1],
+  ].flatMap(([i, k]): Entity[] => {
     const c: Vec2 = [w.at[0] + (i ? w.size[0] - h : h), w.at[1] + (k ? w.size[1] - h : h)];
     return [
       line([c[0] - 3, c[1]], [c[0] + 3, c[1]], "thin"),
       line([c[0], c[1] - 3], [c[0], c[1] + 3], "thin"),
       { kind: "circle", centre: c, radius: 1.5, line: "thin" },
     ];
-  }); // prettier-ignore
+  });
 }
 
 /** A bar of exact length from end to end, with a tick at every cm or inch, along x or y. */

@@ -1,8 +1,29 @@
 import fontkit from "@pdf-lib/fontkit";
 import {
-  appendBezierCurve, clip, closePath, endPath, fill, fillAndStroke, lineTo, moveTo, PDFDocument, popGraphicsState, PrintScaling, pushGraphicsState,
-  rectangle, rgb, degrees, setDashPattern, setFillingRgbColor, setLineWidth, setStrokingRgbColor, stroke, type PDFFont, type PDFOperator, type PDFPage,
-} from "pdf-lib"; // prettier-ignore
+  appendBezierCurve,
+  clip,
+  closePath,
+  endPath,
+  fill,
+  fillAndStroke,
+  lineTo,
+  moveTo,
+  PDFDocument,
+  popGraphicsState,
+  PrintScaling,
+  pushGraphicsState,
+  rectangle,
+  rgb,
+  degrees,
+  setDashPattern,
+  setFillingRgbColor,
+  setLineWidth,
+  setStrokingRgbColor,
+  stroke,
+  type PDFFont,
+  type PDFOperator,
+  type PDFPage,
+} from "pdf-lib";
 import type { Vec2 } from "../geometry";
 import { CAP_HEIGHT, LINES, type Drawing, type Entity, type Fill } from "./drawing";
 import type { PagePlan } from "./pages";
@@ -68,9 +89,16 @@ function paint(page: PDFPage, e: Entity, shift: Vec2, fonts: Readonly<Record<"la
     const size = (e.size / CAP_HEIGHT) * PT;
     const back = { start: 0, middle: 0.5, end: 1 }[e.anchor] * font.widthOfTextAtSize(e.text, size);
     const t = ((e.turn ?? 0) * Math.PI) / 180;
-    page.drawText(e.text, { x: X(e.at[0]) - back * Math.cos(t), y: Y(e.at[1]) - back * Math.sin(t), size, font, rotate: degrees(e.turn ?? 0), color: rgb(0, 0, 0) });
+    page.drawText(e.text, {
+      x: X(e.at[0]) - back * Math.cos(t),
+      y: Y(e.at[1]) - back * Math.sin(t),
+      size,
+      font,
+      rotate: degrees(e.turn ?? 0),
+      color: rgb(0, 0, 0),
+    });
     return;
-  } // prettier-ignore
+  }
   const ops: PDFOperator[] = [pushGraphicsState()];
   if (e.line) {
     const look = LINES[e.line];

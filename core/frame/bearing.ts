@@ -1,6 +1,18 @@
 import {
-  areaOf, axesIn, clipPolygon, dot, flat, heightOver, hull, polygonArea, TOLERANCE, type Plane, type SolidFace, type Vec2, type Vec3,
-} from "../geometry"; // prettier-ignore
+  areaOf,
+  axesIn,
+  clipPolygon,
+  dot,
+  flat,
+  heightOver,
+  hull,
+  polygonArea,
+  TOLERANCE,
+  type Plane,
+  type SolidFace,
+  type Vec2,
+  type Vec3,
+} from "../geometry";
 import { crossingOf, sidesAcross } from "./cuts";
 import type { Face, Joint, LapJoint, Member } from "./member";
 import type { ResolvedFrame } from "./resolve";

@@ -88,7 +88,12 @@ function mitreCut(a: Member, end: End, b: Member, bEnd: End, from: string): Cut 
 function facing(above: Member, m: Member, end: End): Face {
   const inward = negate(endOf(m, end).out);
   const x = axesOf(above.body);
-  const candidates: [Face, Vec3][] = [["+v", x.v], ["-v", negate(x.v)], ["+w", x.w], ["-w", negate(x.w)]]; // prettier-ignore
+  const candidates: [Face, Vec3][] = [
+    ["+v", x.v],
+    ["-v", negate(x.v)],
+    ["+w", x.w],
+    ["-w", negate(x.w)],
+  ];
   return candidates.reduce((best, c) => (dot(c[1], inward) > dot(best[1], inward) + 1e-12 ? c : best))[0];
 }
 

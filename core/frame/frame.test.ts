@@ -1,13 +1,41 @@
 import { describe, expect, it } from "vitest";
 import { volumeOf, type Vec3 } from "../geometry";
 import { model } from "../units";
-import { arcBreaks, bearings, connectedGroups, emptyFrame, interferences, laminated, longestChord, pieceShape, piecesOf, resolve, single, type Frame, type Member } from "."; // prettier-ignore
+import {
+  arcBreaks,
+  bearings,
+  connectedGroups,
+  emptyFrame,
+  interferences,
+  laminated,
+  longestChord,
+  pieceShape,
+  piecesOf,
+  resolve,
+  single,
+  type Frame,
+  type Member,
+} from ".";
 
 const square = { kind: "square", beyond: 0 } as const;
-const bar = (id: string, a: Vec3, b: Vec3, more: Partial<Member> = {}, components = single(model(4), model(4), "x")): Member => ({
-  id, structure: "t", assembly: "t", role: "bar", letter: "P", kind: "strip", nominal: [12, 12], ends: [square, square],
-  body: { shape: "straight", a, b, up: [0, 0, 1], seat: ["centre", "centre"], components }, ...more,
-}); // prettier-ignore
+const bar = (
+  id: string,
+  a: Vec3,
+  b: Vec3,
+  more: Partial<Member> = {},
+  components = single(model(4), model(4), "x"),
+): Member => ({
+  id,
+  structure: "t",
+  assembly: "t",
+  role: "bar",
+  letter: "P",
+  kind: "strip",
+  nominal: [12, 12],
+  ends: [square, square],
+  body: { shape: "straight", a, b, up: [0, 0, 1], seat: ["centre", "centre"], components },
+  ...more,
+});
 const frameOf = (members: Member[], rest: Partial<Frame> = {}): Frame => ({ ...emptyFrame, members, ...rest });
 
 describe("kernel", () => {
@@ -19,7 +47,21 @@ describe("kernel", () => {
     expect(
       Math.max(...breaks.slice(1).map((t, i) => 2 * (R + 4) * Math.sin((t - breaks[i]!) / 2))),
     ).toBeLessThanOrEqual(longestChord(R + 4) + 1e-9);
-    const ply: Member = { ...bar("ply", [0, 0, 0], [1, 0, 0]), kind: "bent", ends: [undefined, undefined], body: { shape: "arc", centre: [0, 0, 0], normal: [0, 0, 1], zero: [1, 0, 0], radius: model(R), breaks, seat: ["centre", "centre"], components: laminated(model(4), model(8), 2, "v", "x") } }; // prettier-ignore
+    const ply: Member = {
+      ...bar("ply", [0, 0, 0], [1, 0, 0]),
+      kind: "bent",
+      ends: [undefined, undefined],
+      body: {
+        shape: "arc",
+        centre: [0, 0, 0],
+        normal: [0, 0, 1],
+        zero: [1, 0, 0],
+        radius: model(R),
+        breaks,
+        seat: ["centre", "centre"],
+        components: laminated(model(4), model(8), 2, "v", "x"),
+      },
+    };
     const r = resolve(frameOf([ply]));
     // closed form: plies of 2 mm either side of the centre line
     expect(r.sticks.map((s) => pieceShape(s).overall)).toEqual([
@@ -33,12 +75,47 @@ describe("kernel", () => {
   it("bevels a panel's edge and cuts its hole", () => {
     const t = 3;
     const beta = 26.565051177;
-    const panel: Member = { ...bar("wall", [0, 0, 0], [1, 0, 0]), kind: "panel", ends: [undefined, undefined], body: { shape: "panel", origin: [0, 0, 0], u: [1, 0, 0], v: [0, 0, 1], outline: [[0, 0], [100, 0], [100, 60], [0, 60]], bevel: [0, 0, beta, 0], thickness: model(t), stock: "sheet", holes: [{ name: "window", outline: [[30, 20], [50, 20], [50, 50], [30, 50]], bevel: [0, 0, 0, 0] }] } }; // prettier-ignore
+    const panel: Member = {
+      ...bar("wall", [0, 0, 0], [1, 0, 0]),
+      kind: "panel",
+      ends: [undefined, undefined],
+      body: {
+        shape: "panel",
+        origin: [0, 0, 0],
+        u: [1, 0, 0],
+        v: [0, 0, 1],
+        outline: [
+          [0, 0],
+          [100, 0],
+          [100, 60],
+          [0, 60],
+        ],
+        bevel: [0, 0, beta, 0],
+        thickness: model(t),
+        stock: "sheet",
+        holes: [
+          {
+            name: "window",
+            outline: [
+              [30, 20],
+              [50, 20],
+              [50, 50],
+              [30, 50],
+            ],
+            bevel: [0, 0, 0, 0],
+          },
+        ],
+      },
+    };
     const r = resolve(frameOf([panel]));
     // closed form: the bevel takes a wedge t²·tan β / 2 along the top, the hole 20 × 30 through
     const want = 100 * 60 * t - (100 * t * t * Math.tan((beta * Math.PI) / 180)) / 2 - 20 * 30 * t;
     expect(r.sticks[0]!.parts.reduce((v, p) => v + volumeOf(p), 0)).toBeCloseTo(want, 6);
-    expect(r.sticks[0]!.parts.flatMap((p) => p.faces).filter((f) => f.tag === "e2").every((f) => Math.abs(f.plane.n[2] - Math.cos((beta * Math.PI) / 180)) < 1e-9)).toBe(true); // prettier-ignore
+    expect(
+      r.sticks[0]!.parts.flatMap((p) => p.faces)
+        .filter((f) => f.tag === "e2")
+        .every((f) => Math.abs(f.plane.n[2] - Math.cos((beta * Math.PI) / 180)) < 1e-9),
+    ).toBe(true);
   });
 
   it("mitres two ends on the halving plane, and bores a hole for a rod", () => {
@@ -47,11 +124,20 @@ describe("kernel", () => {
         [
           bar("a", [0, 0, 0], [50, 0, 0], { ends: [square, undefined] }),
           bar("b", [50, 0, 0], [50, 50, 0], { ends: [undefined, square] }),
-          { ...bar("rod", [20, 0, -10], [20, 0, 10]), kind: "round", body: { shape: "round", a: [20, 0, -10], b: [20, 0, 10], up: [1, 0, 0], diameter: model(1), stock: "r" } },
+          {
+            ...bar("rod", [20, 0, -10], [20, 0, 10]),
+            kind: "round",
+            body: { shape: "round", a: [20, 0, -10], b: [20, 0, 10], up: [1, 0, 0], diameter: model(1), stock: "r" },
+          },
         ],
-        { joints: [{ kind: "mitre", id: "m", a: "a", end: 1, b: "b", bEnd: 0, contact: "face" }, { kind: "rod-in-hole", id: "h", a: "a", b: "rod", clearance: 0, contact: "face" }] },
+        {
+          joints: [
+            { kind: "mitre", id: "m", a: "a", end: 1, b: "b", bEnd: 0, contact: "face" },
+            { kind: "rod-in-hole", id: "h", a: "a", b: "rod", clearance: 0, contact: "face" },
+          ],
+        },
       ),
-    ); // prettier-ignore
+    );
     expect(Math.abs(pieceShape(r.byMember.get("a")![0]!).ends[1][0]!.mitre)).toBeCloseTo(45, 9);
     expect(interferences(r)).toEqual([]);
     expect(bearings(r).every((b) => b.ok)).toBe(true);
@@ -64,7 +150,12 @@ describe("kernel", () => {
       bar("d1", [50, 0, 0], [20, 0, 40], { ends: [undefined, square] }),
       bar("d2", [50, 0, 0], [80, 0, 40], { ends: [undefined, square] }),
     ];
-    const tiers = [[{ member: "d1", end: 0 as const }, { member: "d2", end: 0 as const }]]; // prettier-ignore
+    const tiers = [
+      [
+        { member: "d1", end: 0 as const },
+        { member: "d2", end: 0 as const },
+      ],
+    ];
     const r = resolve(frameOf(members, { nodes: [{ id: "n", passing: ["chord"], tiers, gap: 0 }] }));
     expect(interferences(r)).toEqual([]);
     expect(pieceShape(r.byMember.get("d1")![0]!).ends[0]).toHaveLength(2);
@@ -77,10 +168,18 @@ describe("kernel", () => {
   it("a post cut square where it should be mitred does not bear", () => {
     const cap = bar("cap", [0, -20, 42], [0, 20, 42]);
     const leaning = (ends: Member["ends"]): Member => bar("post", [0, 0, 0], [0, 10, 40], { ends });
-    const butt = resolve(frameOf([cap, leaning([square, undefined])], { joints: [{ kind: "butt", id: "j", a: "post", end: 1, b: "cap", face: "-v", contact: "face" }] })); // prettier-ignore
+    const butt = resolve(
+      frameOf([cap, leaning([square, undefined])], {
+        joints: [{ kind: "butt", id: "j", a: "post", end: 1, b: "cap", face: "-v", contact: "face" }],
+      }),
+    );
     expect(bearings(butt)[0]).toMatchObject({ ok: true });
     for (const beyond of [-0.5, 0, 0.5]) {
-      const r = resolve(frameOf([cap, leaning([square, { kind: "square", beyond }])], { joints: [{ kind: "bearing", id: "j", a: "post", aFace: "end1", b: "cap", bFace: "-v", contact: "face" }] })); // prettier-ignore
+      const r = resolve(
+        frameOf([cap, leaning([square, { kind: "square", beyond }])], {
+          joints: [{ kind: "bearing", id: "j", a: "post", aFace: "end1", b: "cap", bFace: "-v", contact: "face" }],
+        }),
+      );
       expect(bearings(r)[0]!.ok).toBe(false);
     }
   });
@@ -98,20 +197,45 @@ describe("kernel", () => {
   });
 
   it("refuses ends nobody finishes and joints to nowhere, in sentences", () => {
-    expect(() => resolve(frameOf([bar("a", [0, 0, 0], [5, 0, 0], { ends: [square, undefined] })]))).toThrow("Nothing says how the bar \"a\" ends at its far end."); // prettier-ignore
-    expect(() => resolve(frameOf([bar("a", [0, 0, 0], [5, 0, 0])], { joints: [{ kind: "butt", id: "j", a: "a", end: 0, b: "z", face: "+v", contact: "face" }] }))).toThrow('names the member "z"'); // prettier-ignore
+    expect(() => resolve(frameOf([bar("a", [0, 0, 0], [5, 0, 0], { ends: [square, undefined] })]))).toThrow(
+      'Nothing says how the bar "a" ends at its far end.',
+    );
+    expect(() =>
+      resolve(
+        frameOf([bar("a", [0, 0, 0], [5, 0, 0])], {
+          joints: [{ kind: "butt", id: "j", a: "a", end: 0, b: "z", face: "+v", contact: "face" }],
+        }),
+      ),
+    ).toThrow('names the member "z"');
   });
 
   it("counts a turned-over stick as the same piece and keeps issued marks", () => {
-    const slanted = (id: string, z: number, up: Vec3): Member => bar(id, [0, 0, z], [40, 0, z], { ends: [{ kind: "plumb", beyond: 0 }, square], body: { shape: "straight", a: [0, 0, z], b: [40, 0, z + 10], up, seat: ["centre", "centre"], components: single(model(4), model(4), "x") } }); // prettier-ignore
+    const slanted = (id: string, z: number, up: Vec3): Member =>
+      bar(id, [0, 0, z], [40, 0, z], {
+        ends: [{ kind: "plumb", beyond: 0 }, square],
+        body: {
+          shape: "straight",
+          a: [0, 0, z],
+          b: [40, 0, z + 10],
+          up,
+          seat: ["centre", "centre"],
+          components: single(model(4), model(4), "x"),
+        },
+      });
     const frame = frameOf([
       slanted("a", 0, [0, 0, 1]),
       slanted("b", 50, [0, 0, -1]),
       bar("c", [0, 50, 0], [33, 50, 0]),
     ]);
     const first = piecesOf(resolve(frame).sticks);
-    expect(first.map((p) => [p.mark, p.sticks])).toEqual([["P1", ["a", "b"]], ["P2", ["c"]]]); // prettier-ignore
-    const issued = [{ mark: "P1", stock: "x", shape: first[0]!.shape }, { mark: "P7", stock: "x", shape: first[1]!.shape }]; // prettier-ignore
+    expect(first.map((p) => [p.mark, p.sticks])).toEqual([
+      ["P1", ["a", "b"]],
+      ["P2", ["c"]],
+    ]);
+    const issued = [
+      { mark: "P1", stock: "x", shape: first[0]!.shape },
+      { mark: "P7", stock: "x", shape: first[1]!.shape },
+    ];
     const later = piecesOf(resolve(frameOf([bar("new", [0, 0, 0], [77, 0, 0]), ...frame.members])).sticks, issued);
     expect(later.map((p) => p.mark)).toEqual(["P2", "P1", "P7"]);
   });

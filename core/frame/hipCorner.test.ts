@@ -1,7 +1,22 @@
 import { describe, expect, it } from "vitest";
 import { addScaled, normalize, planeAt, volumeOf, type Vec3 } from "../geometry";
 import { model } from "../units";
-import { bearings, connectedGroups, emptyFrame, interferences, pieceShape, piecesOf, rebuild, resolve, setting, single, type Frame, type Joint, type Member, type Seat } from "."; // prettier-ignore
+import {
+  bearings,
+  connectedGroups,
+  emptyFrame,
+  interferences,
+  pieceShape,
+  piecesOf,
+  rebuild,
+  resolve,
+  setting,
+  single,
+  type Frame,
+  type Joint,
+  type Member,
+  type Seat,
+} from ".";
 
 /**
  * A hip corner at 6 in 12, one unit to the inch: two plates, ridge, common rafter, hip and a jack on either side, with
@@ -19,7 +34,17 @@ function stick(
   ends: Member["ends"],
   role = id,
 ): Member {
-  return { id, structure: "hip", assembly: "hip", role, letter: role[0]!.toUpperCase(), kind: "strip", nominal: [2, depth], ends, body: { shape: "straight", a, b, up: [0, 0, 1], seat, components: single(model(depth), model(2), "x") } }; // prettier-ignore
+  return {
+    id,
+    structure: "hip",
+    assembly: "hip",
+    role,
+    letter: role[0]!.toUpperCase(),
+    kind: "strip",
+    nominal: [2, depth],
+    ends,
+    body: { shape: "straight", a, b, up: [0, 0, 1], seat, components: single(model(depth), model(2), "x") },
+  };
 }
 const square = { kind: "square", beyond: 0 } as const;
 const tail = { kind: "plumb", beyond: 12 * Math.hypot(1, SLOPE) } as const;
@@ -27,14 +52,31 @@ const plate = (id: string, a: Vec3, b: Vec3, seat: Seat, ends: Member["ends"]): 
   const m = stick(id, a, b, 2, ["+", seat], ends, "plate");
   return { ...m, body: { ...m.body, components: single(model(3), model(6), "x") } as Member["body"] };
 };
-const birdsmouth = (a: string, b: string, outer: "+w" | "-w"): Joint => ({ kind: "notch", id: `${a}>${b}`, a, b, contact: "face", faces: [{ of: b, face: "+v" }, { of: b, face: outer }] }); // prettier-ignore
+const birdsmouth = (a: string, b: string, outer: "+w" | "-w"): Joint => ({
+  kind: "notch",
+  id: `${a}>${b}`,
+  a,
+  b,
+  contact: "face",
+  faces: [
+    { of: b, face: "+v" },
+    { of: b, face: outer },
+  ],
+});
 
 const frame: Frame = {
   ...emptyFrame,
   members: [
     plate("plateA", [0, 0, 0], [120, 0, 0], "+", [square, square]),
     plate("plateB", [0, 0, 0], [0, 90, 0], "-", [undefined, square]),
-    stick("ridge", [RUN - 1, RUN, RUN * SLOPE + OVER], [120, RUN, RUN * SLOPE + OVER], 8, ["+", "centre"], [square, square]),
+    stick(
+      "ridge",
+      [RUN - 1, RUN, RUN * SLOPE + OVER],
+      [120, RUN, RUN * SLOPE + OVER],
+      8,
+      ["+", "centre"],
+      [square, square],
+    ),
     stick("common", [RUN, 0, OVER], [RUN, RUN, RUN * SLOPE + OVER], 6, ["+", "centre"], [tail, undefined], "rafter"),
     stick("jackA", [32, 0, OVER], [32, 32, 32 * SLOPE + OVER], 6, ["+", "centre"], [tail, undefined], "jack"),
     stick("jackB", [0, 32, OVER], [32, 32, 32 * SLOPE + OVER], 6, ["+", "centre"], [tail, undefined], "jack"),
@@ -48,13 +90,31 @@ const frame: Frame = {
     birdsmouth("common", "plateA", "+w"),
     birdsmouth("jackA", "plateA", "+w"),
     birdsmouth("jackB", "plateB", "-w"),
-    { kind: "notch", id: "hip>corner", a: "hip", b: "plateA", contact: "line", faces: [{ of: "plateA", face: "+v" }, { of: "plateA", face: "+w" }, { of: "plateB", face: "-w" }] },
+    {
+      kind: "notch",
+      id: "hip>corner",
+      a: "hip",
+      b: "plateA",
+      contact: "line",
+      faces: [
+        { of: "plateA", face: "+v" },
+        { of: "plateA", face: "+w" },
+        { of: "plateB", face: "-w" },
+      ],
+    },
     { kind: "trim", id: "backingA", a: "hip", datum: "roofA", as: "length", contact: "face" },
     { kind: "trim", id: "backingB", a: "hip", datum: "roofB", as: "length", contact: "face" },
   ],
-  nodes: [{ id: "peak", passing: ["ridge", "common"], tiers: [[{ member: "hip", end: 1, faces: { ridge: ["+w"], common: ["-w"] } }]], gap: 0 }],
+  nodes: [
+    {
+      id: "peak",
+      passing: ["ridge", "common"],
+      tiers: [[{ member: "hip", end: 1, faces: { ridge: ["+w"], common: ["-w"] } }]],
+      gap: 0,
+    },
+  ],
   datums: { roofA: planeAt([0, 0, OVER], [0, -SLOPE, 1]), roofB: planeAt([0, 0, OVER], [-SLOPE, 0, 1]) },
-}; // prettier-ignore
+};
 const r = resolve(frame);
 const of = (id: string) => pieceShape(r.byMember.get(id)![0]!);
 const theoretical = (id: string): number => {
@@ -92,7 +152,10 @@ describe("a hip corner built by hand", () => {
   });
   it("backs the hip by 18.43°: atan(sin φ), tan φ = 6 / 16.97", () => {
     const rips = of("hip").rips;
-    expect(rips.map((p) => Math.abs((Math.atan2(p.n[2], p.n[1]) * 180) / Math.PI))).toEqual([expect.closeTo(18.435, 3), expect.closeTo(18.435, 3)]); // prettier-ignore
+    expect(rips.map((p) => Math.abs((Math.atan2(p.n[2], p.n[1]) * 180) / Math.PI))).toEqual([
+      expect.closeTo(18.435, 3),
+      expect.closeTo(18.435, 3),
+    ]);
     for (const p of rips) expect(p.n[0]).toBeCloseTo(0, 9);
   });
   it("seats the bird's-mouths level and plumb", () => {
@@ -114,7 +177,10 @@ describe("a hip corner built by hand", () => {
   });
   it("tells the left jack from the right, each the mirror of the other", () => {
     const jacks = piecesOf(r.sticks).filter((p) => p.role === "jack");
-    expect(jacks.map((p) => [p.handed, p.handOf])).toEqual([[true, "J2"], [true, "J1"]]); // prettier-ignore
+    expect(jacks.map((p) => [p.handed, p.handOf])).toEqual([
+      [true, "J2"],
+      [true, "J1"],
+    ]);
   });
 });
 const dotOf = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];

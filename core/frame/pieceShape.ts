@@ -86,7 +86,12 @@ export function pieceShape(s: Resolved): PieceShape {
   const bent = body.shape === "arc";
   const cutPlanes = bent ? [] : s.cuts.map((c) => ({ as: c.as, ...plane(c) }));
   const endCuts = (end: 0 | 1): EndCut[] => {
-    const square = { face: faceDown([end ? 1 : -1, 0, 0], end, section), mitre: degrees(0), bevel: degrees(0), at: model(end ? overall : 0) }; // prettier-ignore
+    const square = {
+      face: faceDown([end ? 1 : -1, 0, 0], end, section),
+      mitre: degrees(0),
+      bevel: degrees(0),
+      at: model(end ? overall : 0),
+    };
     if (bent || body.shape === "panel") return [square];
     const active = cutPlanes.filter((c) => c.as === `end${end}` && touchesPlane(all.map(shift), c));
     return active

@@ -20,7 +20,12 @@ export function planeOfCut(c: EndCut, end: 0 | 1): TaggedPlane {
 export function rebuild(p: PieceShape): Solid[] {
   const [v, w] = [p.section[0] / 2, p.section[1] / 2];
   const room = p.overall + 4 * (v + w);
-  const base: Vec3[] = [[-room, -v, -w], [-room, v, -w], [-room, v, w], [-room, -v, w]]; // prettier-ignore
+  const base: Vec3[] = [
+    [-room, -v, -w],
+    [-room, v, -w],
+    [-room, v, w],
+    [-room, -v, w],
+  ];
   const stick = prism(base, [p.overall + 2 * room, 0, 0], ["-w", "+v", "+w", "-v"]);
   const ends = p.ends.flatMap((cuts, end) => cuts.map((c) => planeOfCut(c, end as 0 | 1)));
   const body = clipAll(stick, [...ends, ...p.rips.map((r) => ({ ...r, tag: "rip" }))]);

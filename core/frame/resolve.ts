@@ -61,7 +61,18 @@ export function resolve(frame: Frame): ResolvedFrame {
         throw new Error(
           `Nothing is left of the ${member.role} "${member.id}" after its cuts: what it joins is too close together.`,
         );
-      return { id: body.id, member, stock: body.stock, size: body.size, centre: body.centre, axes: axesOf(member.body), cuts, cutters: ownCutters, whole, parts }; // prettier-ignore
+      return {
+        id: body.id,
+        member,
+        stock: body.stock,
+        size: body.size,
+        centre: body.centre,
+        axes: axesOf(member.body),
+        cuts,
+        cutters: ownCutters,
+        whole,
+        parts,
+      };
     });
     sticks.push(...own);
     byMember.set(member.id, own);

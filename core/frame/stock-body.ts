@@ -86,7 +86,12 @@ export function stockBodies(m: Member): StockBody[] {
     const [us, vs] = [body.outline.map((p) => p[0]), body.outline.map((p) => p[1])];
     const [u0, u1] = [Math.min(...us) - room, Math.max(...us) + room];
     const [v0, v1] = [Math.min(...vs) - room, Math.max(...vs) + room];
-    const base: Vec3[] = [[u0, v0, 0], [u1, v0, 0], [u1, v1, 0], [u0, v1, 0]].map((p) => fromLocal(x, p as unknown as Vec3)); // prettier-ignore
+    const base: Vec3[] = [
+      [u0, v0, 0],
+      [u1, v0, 0],
+      [u1, v1, 0],
+      [u0, v1, 0],
+    ].map((p) => fromLocal(x, p as unknown as Vec3));
     const whole = prism(base, scale(x.w, body.thickness), ["blank", "blank", "blank", "blank"]);
     const solid: Solid = {
       faces: whole.faces.map((f) => ({ ...f, tag: f.tag === "a" ? "-w" : f.tag === "b" ? "+w" : f.tag })),

@@ -17,7 +17,16 @@ import {
 } from ".";
 
 const box = (x: number, y: number, z: number, a: number, b: number, c: number): Solid =>
-  prism([[x, y, z], [x + a, y, z], [x + a, y + b, z], [x, y + b, z]], [0, 0, c], ["s", "e", "n", "w"]); // prettier-ignore
+  prism(
+    [
+      [x, y, z],
+      [x + a, y, z],
+      [x + a, y + b, z],
+      [x, y + b, z],
+    ],
+    [0, 0, c],
+    ["s", "e", "n", "w"],
+  );
 const cut = (n: Vec3, p: Vec3) => ({ ...planeAt(p, n), tag: "cut" });
 
 describe("solids", () => {
@@ -29,7 +38,11 @@ describe("solids", () => {
     expect(clip(half, cut([1, 0, 0], [9, 0, 0]))).toBe(half);
   });
   it("keeps volume when a cutter is taken out, whatever the planes", () => {
-    const dir = fc.tuple(fc.double({ min: -1, max: 1, noNaN: true }), fc.double({ min: -1, max: 1, noNaN: true }), fc.double({ min: 0.2, max: 1, noNaN: true })); // prettier-ignore
+    const dir = fc.tuple(
+      fc.double({ min: -1, max: 1, noNaN: true }),
+      fc.double({ min: -1, max: 1, noNaN: true }),
+      fc.double({ min: 0.2, max: 1, noNaN: true }),
+    );
     fc.assert(
       fc.property(fc.array(dir, { minLength: 1, maxLength: 5 }), (normals) => {
         const s = box(0, 0, 0, 4, 5, 6);
@@ -51,10 +64,45 @@ describe("solids", () => {
     expect(boundsOf([a, box(-3, 0, 0, 1, 1, 1)]).min).toEqual([-3, 0, 0]);
   });
   it("clips polygons and wraps points", () => {
-    expect(Math.abs(polygonArea(clipPolygon([[0, 0], [4, 0], [4, 4], [0, 4]], [[2, 2], [6, 2], [6, 6], [2, 6]])))).toBeCloseTo(4, 12); // prettier-ignore
+    expect(
+      Math.abs(
+        polygonArea(
+          clipPolygon(
+            [
+              [0, 0],
+              [4, 0],
+              [4, 4],
+              [0, 4],
+            ],
+            [
+              [2, 2],
+              [6, 2],
+              [6, 6],
+              [2, 6],
+            ],
+          ),
+        ),
+      ),
+    ).toBeCloseTo(4, 12);
     // corners that are double but for rounding once cost a hull its corner
-    const noisy = [[0, 1], [0, -1], [5, -1], [5 + 1e-14, 1], [5 + 2e-14, 1], [5 + 3e-14, -1]] as const; // prettier-ignore
+    const noisy = [
+      [0, 1],
+      [0, -1],
+      [5, -1],
+      [5 + 1e-14, 1],
+      [5 + 2e-14, 1],
+      [5 + 3e-14, -1],
+    ] as const;
     expect(hull(noisy)).toHaveLength(4);
-    expect(hull([[0, 0], [2, 0], [1, 0], [2, 2], [0, 2], [1, 1]])).toHaveLength(4); // prettier-ignore
+    expect(
+      hull([
+        [0, 0],
+        [2, 0],
+        [1, 0],
+        [2, 2],
+        [0, 2],
+        [1, 1],
+      ]),
+    ).toHaveLength(4);
   });
 });

@@ -9,9 +9,17 @@ import { designOf, emptyJob, newStructure, type Design } from "../job";
 import { jigDxf, jigPdf, jigSheets, jigSvg, pagesOf } from ".";
 
 const font = (f: string): Uint8Array => readFileSync(`node_modules/@fontsource/${f}`);
-const FONTS = { label: font("barlow-condensed/files/barlow-condensed-latin-600-normal.woff"), text: font("source-sans-3/files/source-sans-3-latin-400-normal.woff") }; // prettier-ignore
+const FONTS = {
+  label: font("barlow-condensed/files/barlow-condensed-latin-600-normal.woff"),
+  text: font("source-sans-3/files/source-sans-3-latin-400-normal.woff"),
+};
 const DATE = new Date("2026-05-01T00:00:00Z");
-const designAt = (id: string, ratio: number): Design => designOf({ ...emptyJob("Test"), brief: { ...emptyJob("").brief, scale: { id, ratio } }, structures: [newStructure("trestle-bent", "g", "Bent")] }); // prettier-ignore
+const designAt = (id: string, ratio: number): Design =>
+  designOf({
+    ...emptyJob("Test"),
+    brief: { ...emptyJob("").brief, scale: { id, ratio } },
+    structures: [newStructure("trestle-bent", "g", "Bent")],
+  });
 const sheetAt = (id: string, ratio: number) => jigSheets(designAt(id, ratio), "2026-05-01")[0]!;
 const pdfOf = (paper: PaperId, id = "HO", ratio = 304.8 / 3.5) =>
   jigPdf([sheetAt(id, ratio)], paper, "Test", DATE, FONTS);
@@ -78,7 +86,9 @@ describe("jig sheets", () => {
     for (const paper of Object.keys(PAPERS) as PaperId[]) {
       const plan = pagesOf(sheet, paper);
       expect(plan.pages.length).toBeGreaterThan(1);
-      const windows = plan.pages.map((p) => [0, 1].map((k) => [p.window.at[k]! - p.shift[k]!, p.window.at[k]! - p.shift[k]! + p.window.size[k]!] as const)); // prettier-ignore
+      const windows = plan.pages.map((p) =>
+        [0, 1].map((k) => [p.window.at[k]! - p.shift[k]!, p.window.at[k]! - p.shift[k]! + p.window.size[k]!] as const),
+      );
       for (const k of [0, 1] as const) {
         expect(Math.min(...windows.map((w) => w[k]![0]))).toBeLessThan(min[k]);
         expect(Math.max(...windows.map((w) => w[k]![1]))).toBeGreaterThan(max[k]);
@@ -87,7 +97,10 @@ describe("jig sheets", () => {
         const right = plan.pages.findIndex((q) => q.row === p.row && q.column === p.column + 1);
         if (right >= 0) expect(windows[i]![0]![1] - windows[right]![0]![0]).toBeCloseTo(OVERLAP, 9);
         // crosses lie on the same points of the drawing on both pages
-        const crosses = (q: number) => plan.pages[q]!.furniture.flatMap((e) => (e.kind === "circle" ? [[e.centre[0] - plan.pages[q]!.shift[0], e.centre[1] - plan.pages[q]!.shift[1]]] : [])); // prettier-ignore
+        const crosses = (q: number) =>
+          plan.pages[q]!.furniture.flatMap((e) =>
+            e.kind === "circle" ? [[e.centre[0] - plan.pages[q]!.shift[0], e.centre[1] - plan.pages[q]!.shift[1]]] : [],
+          );
         if (right >= 0)
           expect(
             crosses(i).filter((a) => crosses(right).some((b) => Math.hypot(a[0]! - b[0]!, a[1]! - b[1]!) < 1e-9)),
@@ -98,7 +111,13 @@ describe("jig sheets", () => {
   it("agree on every outline in PDF, SVG and DXF", async () => {
     const sheet = sheetAt("HO", 304.8 / 3.5);
     const members = sheet.drawing.layers.find((l) => l.name === "members")!.entities;
-    const cap = members.filter((e) => e.kind === "path").find((e) => Math.abs(Math.max(...e.points.map((p) => p[0])) - 24.5) < 1e-6 && Math.max(...e.points.map((p) => p[1])) > -1e-6)!; // prettier-ignore
+    const cap = members
+      .filter((e) => e.kind === "path")
+      .find(
+        (e) =>
+          Math.abs(Math.max(...e.points.map((p) => p[0])) - 24.5) < 1e-6 &&
+          Math.max(...e.points.map((p) => p[1])) > -1e-6,
+      )!;
     expect(cap.points).toHaveLength(4);
     const svg = jigSvg(sheet);
     const size = (text: string): number[] => {
@@ -107,7 +126,9 @@ describe("jig sheets", () => {
     };
     const group = /<g id="members"[^>]*>([\s\S]*?)<\/g>/.exec(svg)![1]!;
     const inSvg = [...group.matchAll(/ d="M([^"]*)Z"/g)].map((m) => size(m[1]!));
-    const own = members.filter((e) => e.kind === "path").map((e) => [0, 1].map((k) => Math.max(...e.points.map((p) => p[k]!)) - Math.min(...e.points.map((p) => p[k]!)))); // prettier-ignore
+    const own = members
+      .filter((e) => e.kind === "path")
+      .map((e) => [0, 1].map((k) => Math.max(...e.points.map((p) => p[k]!)) - Math.min(...e.points.map((p) => p[k]!))));
     expect(inSvg).toEqual(own.map((o) => o.map((n) => expect.closeTo(n, 4))));
     if (has("rsvg-convert"))
       expect(execFileSync("rsvg-convert", ["-f", "png", file("a.svg", svg)]).length).toBeGreaterThan(1000);
@@ -138,7 +159,12 @@ doc = ezdxf.readfile(sys.argv[1])
 audit = doc.audit()
 spans = [max(p[0] for p in e.get_points()) - min(p[0] for p in e.get_points()) for e in doc.modelspace().query('LWPOLYLINE[layer=="members"]')]
 print(json.dumps({"errors": [str(e) for e in audit.errors], "units": doc.units, "layers": sorted(l.dxf.name for l in doc.layers), "spans": spans}))`;
-    const read = JSON.parse(execFileSync("/usr/bin/python3", ["-c", script, dxf]).toString()) as { errors: string[]; units: number; layers: string[]; spans: number[] }; // prettier-ignore
+    const read = JSON.parse(execFileSync("/usr/bin/python3", ["-c", script, dxf]).toString()) as {
+      errors: string[];
+      units: number;
+      layers: string[];
+      spans: number[];
+    };
     expect(read.errors).toEqual([]);
     expect(read.units).toBe(4);
     expect(read.layers).toEqual(

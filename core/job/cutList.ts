@@ -42,7 +42,11 @@ export function bothEnds(ends: readonly [readonly EndCut[], readonly EndCut[]]):
 }
 /** Where a stick goes, without its structure: "story 1, post L2". */
 export const whereWords = (stick: string): string =>
-  stick.split("/").slice(2).map((w) => w.replace(/^(story|level)(\d)/, "$1 $2").replace(/#(\d+)$/, ", ply $1")).join(" "); // prettier-ignore
+  stick
+    .split("/")
+    .slice(2)
+    .map((w) => w.replace(/^(story|level)(\d)/, "$1 $2").replace(/#(\d+)$/, ", ply $1"))
+    .join(" ");
 
 /** The cut list of a design: a row for each piece. */
 export function cutRows(d: Design): CutRow[] {

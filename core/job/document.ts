@@ -1,8 +1,23 @@
 import "reflect-metadata";
 import { Type } from "class-transformer";
 import {
-  ArrayMaxSize, ArrayMinSize, Equals, IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsObject, IsOptional, IsString, Matches, Max, MaxLength, Min, ValidateNested,
-} from "class-validator"; // prettier-ignore
+  ArrayMaxSize,
+  ArrayMinSize,
+  Equals,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from "class-validator";
 import type { SeriesId } from "../lumber";
 
 /** What a job file says of itself. The version counts up with every change of shape; older ones are migrated. */
@@ -16,7 +31,8 @@ const text =
     IsString()(target, key as string);
     MaxLength(max)(target, key as string);
   };
-const id = (): PropertyDecorator => Matches(/^[a-z0-9][a-z0-9-]{0,39}$/i, { message: "$property “$value” is no id; use letters, digits and hyphens" }); // prettier-ignore
+const id = (): PropertyDecorator =>
+  Matches(/^[a-z0-9][a-z0-9-]{0,39}$/i, { message: "$property “$value” is no id; use letters, digits and hyphens" });
 const point = (): PropertyDecorator => (target, key) => {
   IsArray()(target, key as string);
   ArrayMinSize(2)(target, key as string);

@@ -11,15 +11,24 @@ export interface JobFile {
 
 /** Text of a job file, laid out so that versions compare well. */
 export function writeJobFile(f: JobFile): string {
-  return `${JSON.stringify({ ...f.doc, ...(f.issues.length ? { issues: f.issues } : {}), ...(Object.keys(f.files).length ? { files: f.files } : {}) }, null, 1)}\n`; // prettier-ignore
+  return `${JSON.stringify({ ...f.doc, ...(f.issues.length ? { issues: f.issues } : {}), ...(Object.keys(f.files).length ? { files: f.files } : {}) }, null, 1)}\n`;
 }
 
 /** Reads a job file. Errors: JobError with sentences. */
 export function readJobFile(text: string): JobFile {
   const { doc, rest } = readJobText(text);
   const { issues = [], files = {} } = rest as { issues?: unknown; files?: unknown };
-  if (!Array.isArray(issues) || issues.some((i) => typeof i?.id !== "string" || typeof i?.hash !== "string" || !Array.isArray(i?.pieces) || !Array.isArray(i?.sticks)))
-    throw new JobError(["At issues: each needs an id, a hash, its pieces and its sticks."]); // prettier-ignore
+  if (
+    !Array.isArray(issues) ||
+    issues.some(
+      (i) =>
+        typeof i?.id !== "string" ||
+        typeof i?.hash !== "string" ||
+        !Array.isArray(i?.pieces) ||
+        !Array.isArray(i?.sticks),
+    )
+  )
+    throw new JobError(["At issues: each needs an id, a hash, its pieces and its sticks."]);
   if (
     typeof files !== "object" ||
     files === null ||

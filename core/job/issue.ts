@@ -123,7 +123,15 @@ export function cutStatuses(d: Design, issues: readonly Issue[]): CutStatus[] {
     if (samePiece(cur.shape, frozen.shape)) return { ...base, state: "valid", by: 0, words: "still valid" };
     const by = frozen.shape.overall - cur.shape.overall;
     if (!sameEnds(cur.shape, frozen.shape))
-      return { ...base, state: "other ends", by, words: by > 0 ? `its ends differ; it is ${printMm(by)} longer than needed, so the new ends may be cut on it` : "cut again: its ends differ" }; // prettier-ignore
+      return {
+        ...base,
+        state: "other ends",
+        by,
+        words:
+          by > 0
+            ? `its ends differ; it is ${printMm(by)} longer than needed, so the new ends may be cut on it`
+            : "cut again: its ends differ",
+      };
     return by > 0
       ? { ...base, state: "too long", by, words: `${printMm(by)} too long: trim` }
       : { ...base, state: "too short", by, words: `${printMm(-by)} too short: cut again` };

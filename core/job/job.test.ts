@@ -5,7 +5,22 @@ import { findings } from "../checks";
 import { feet, inches } from "../units";
 import { JOB_VERSION } from "./document";
 import { MIGRATIONS } from "./migrations";
-import { checkJob, cutRows, cutStatuses, designHash, designOf, emptyJob, issuedMarks, issueOf, newStructure, readJobFile, readJobText, shortHash, writeJobFile, type JobDoc } from "."; // prettier-ignore
+import {
+  checkJob,
+  cutRows,
+  cutStatuses,
+  designHash,
+  designOf,
+  emptyJob,
+  issuedMarks,
+  issueOf,
+  newStructure,
+  readJobFile,
+  readJobText,
+  shortHash,
+  writeJobFile,
+  type JobDoc,
+} from ".";
 
 const job = (params: Record<string, unknown> = {}, more: Partial<JobDoc> = {}): JobDoc => {
   const s = newStructure("trestle-bent", "g", "Bent");
@@ -76,7 +91,8 @@ describe("job files", () => {
     for (const [v, step] of Object.entries(MIGRATIONS))
       expect(step(fixtures[Number(v)]!.before)).toEqual(fixtures[Number(v)]!.after);
   });
-  it("checks numbers that are none", () => expect(sentence(() => checkJob({ ...job(), cutting: { kerf: "1", allowance: 0 } }))).toMatch(/At cutting\.kerf/)); // prettier-ignore
+  it("checks numbers that are none", () =>
+    expect(sentence(() => checkJob({ ...job(), cutting: { kerf: "1", allowance: 0 } }))).toMatch(/At cutting\.kerf/));
 });
 
 describe("design", () => {

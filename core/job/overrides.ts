@@ -24,8 +24,11 @@ export function applyOverrides(
       return { ...j, finish: { ...j.finish, beyond: j.finish.beyond + ends[j.finish.end] } };
     });
   const endsCut = (id: string, end: 0 | 1): boolean =>
-    joints.some((j) => (j.a === id && (("end" in j && j.end === end) || ("finish" in j && j.finish?.end === end))) || (j.kind === "mitre" && j.b === id && j.bEnd === end)) ||
-    frame.nodes.some((n) => n.tiers.flat().some((e) => e.member === id && e.end === end)); // prettier-ignore
+    joints.some(
+      (j) =>
+        (j.a === id && (("end" in j && j.end === end) || ("finish" in j && j.finish?.end === end))) ||
+        (j.kind === "mitre" && j.b === id && j.bEnd === end),
+    ) || frame.nodes.some((n) => n.tiers.flat().some((e) => e.member === id && e.end === end));
   const members = frame.members
     .filter((m) => !gone.has(m.id))
     .map((m): Member => {

@@ -77,8 +77,14 @@ export function checkJob(raw: unknown): JobDoc {
 type Entry = readonly [at: string, record: Readonly<Record<string, object>>, kind: new () => object];
 /** What a document keeps by name, and the class that each value has to be. */
 function recordsOf(doc: JobDoc): Entry[] {
-  const sticks = Object.entries(doc.stock.sticks).map(([id, list]): Entry => [`stock.sticks.${id}`, Object.fromEntries((Array.isArray(list) ? list : [list]).map((s, i) => [String(i), s])), StickDoc]); // prettier-ignore
-  const overrides = doc.structures.flatMap((s) => s.variants.map((v): Entry => [`${s.id}.${v.id}.overrides`, v.overrides as Record<string, object>, OverrideDoc])); // prettier-ignore
+  const sticks = Object.entries(doc.stock.sticks).map(([id, list]): Entry => [
+    `stock.sticks.${id}`,
+    Object.fromEntries((Array.isArray(list) ? list : [list]).map((s, i) => [String(i), s])),
+    StickDoc,
+  ]);
+  const overrides = doc.structures.flatMap((s) =>
+    s.variants.map((v): Entry => [`${s.id}.${v.id}.overrides`, v.overrides as Record<string, object>, OverrideDoc]),
+  );
   return [["stock.choices", doc.stock.choices as Record<string, object>, StockChoiceDoc], ...sticks, ...overrides];
 }
 
@@ -89,7 +95,9 @@ export function readJobText(text: string): { readonly doc: JobDoc; readonly rest
     raw = JSON.parse(text);
   } catch (cause) {
     const start = text.trim().slice(0, 30).replace(/\s+/g, " ");
-    throw new JobError([`This is no job file: it should be JSON, and it begins with “${start}” and breaks off or is misspelt (${(cause as Error).message.replace(/\s+/g, " ")}).`]); // prettier-ignore
+    throw new JobError([
+      `This is no job file: it should be JSON, and it begins with “${start}” and breaks off or is misspelt (${(cause as Error).message.replace(/\s+/g, " ")}).`,
+    ]);
   }
   if (
     typeof raw !== "object" ||

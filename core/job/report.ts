@@ -46,8 +46,15 @@ export function frameReport(d: Design): object {
     const found = new Map(bearings(s.resolved).map((b) => [b.joint, b]));
     return s.resolved.frame.joints.map((j) => {
       const b = found.get(j.id);
-      return { id: j.id, a: j.a, b: "b" in j ? j.b : `datum:${j.datum}`, kind: j.kind, contact: j.contact, ...(b ? { wanted: r(b.wanted), borne: r(b.borne), ok: b.ok } : {}) };
+      return {
+        id: j.id,
+        a: j.a,
+        b: "b" in j ? j.b : `datum:${j.datum}`,
+        kind: j.kind,
+        contact: j.contact,
+        ...(b ? { wanted: r(b.wanted), borne: r(b.borne), ok: b.ok } : {}),
+      };
     });
-  }); // prettier-ignore
+  });
   return { members, joints, nodes: d.structures.flatMap((s) => s.resolved.frame.nodes) };
 }

@@ -7,12 +7,19 @@ const policy: StockPolicy = { milling: "full-sawn", series: ["scale"], choices: 
 
 describe("lumber", () => {
   // American Softwood Lumber Standard, DOC PS 20: dressed dry sizes
-  it.each([[1, 4, 0.75, 3.5], [2, 4, 1.5, 3.5], [2, 8, 1.5, 7.25], [3, 10, 2.5, 9.25], [4, 12, 3.5, 11.25], [6, 6, 5.5, 5.5], [8, 8, 7.5, 7.5], [12, 12, 11.5, 11.5]])(
-    "%i×%i dresses to %f × %f in", (a, b, t, w) => {
-      const s = sectionOf(nominal(a, b), "dressed");
-      expect([s.thickness / MM_PER_INCH, s.width / MM_PER_INCH]).toEqual([expect.closeTo(t, 9), expect.closeTo(w, 9)]);
-    },
-  ); // prettier-ignore
+  it.each([
+    [1, 4, 0.75, 3.5],
+    [2, 4, 1.5, 3.5],
+    [2, 8, 1.5, 7.25],
+    [3, 10, 2.5, 9.25],
+    [4, 12, 3.5, 11.25],
+    [6, 6, 5.5, 5.5],
+    [8, 8, 7.5, 7.5],
+    [12, 12, 11.5, 11.5],
+  ])("%i×%i dresses to %f × %f in", (a, b, t, w) => {
+    const s = sectionOf(nominal(a, b), "dressed");
+    expect([s.thickness / MM_PER_INCH, s.width / MM_PER_INCH]).toEqual([expect.closeTo(t, 9), expect.closeTo(w, 9)]);
+  });
   it("reads names and orders them", () => {
     expect(parseNominal("10 x 3")).toEqual({ thickness: 3, width: 10 });
     expect(parseNominal("12×12")).toEqual({ thickness: 12, width: 12 });

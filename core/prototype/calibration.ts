@@ -23,7 +23,10 @@ export const measureLength = (c: Calibration, a: Vec2, b: Vec2): Prototype => pr
 
 /** Angle at `corner` between the directions to a and b, 0 to 180°. Needs no calibration. */
 export function measureAngle(a: Vec2, corner: Vec2, b: Vec2): Degrees {
-  const [u, v] = [[a[0] - corner[0], a[1] - corner[1]], [b[0] - corner[0], b[1] - corner[1]]] as const; // prettier-ignore
+  const [u, v] = [
+    [a[0] - corner[0], a[1] - corner[1]],
+    [b[0] - corner[0], b[1] - corner[1]],
+  ] as const;
   return toDegrees(Math.abs(Math.atan2(u[0] * v[1] - u[1] * v[0], u[0] * v[0] + u[1] * v[1])));
 }
 

@@ -132,13 +132,25 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
         break;
       }
       case "choice":
-        on(IsIn(p.options.map((o) => o.value), { message: (a) => `${p.label} is “${String(a.value)}”; it may be ${p.options.map((o) => o.value).join(", ")}.` })); // prettier-ignore
+        on(
+          IsIn(
+            p.options.map((o) => o.value),
+            {
+              message: (a) =>
+                `${p.label} is “${String(a.value)}”; it may be ${p.options.map((o) => o.value).join(", ")}.`,
+            },
+          ),
+        );
         break;
       case "flag":
         on(IsBoolean({ message: `${p.label} is either true or false.` }));
         break;
       case "section":
-        on(Matches(/^\d+(\.\d+)?×\d+(\.\d+)?$/, { message: (a) => `${p.label} is “${String(a.value)}”; write a nominal size in inches such as 12×12.` })); // prettier-ignore
+        on(
+          Matches(/^\d+(\.\d+)?×\d+(\.\d+)?$/, {
+            message: (a) => `${p.label} is “${String(a.value)}”; write a nominal size in inches such as 12×12.`,
+          }),
+        );
     }
   }
   return Dto as new () => ParamsOf<S>;

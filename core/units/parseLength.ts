@@ -6,8 +6,18 @@ export type Parsed = { readonly ok: true; readonly mm: number } | { readonly ok:
 
 const PER: Record<string, number> = { ft: MM_PER_FOOT, in: MM_PER_INCH, mm: 1, cm: 10, m: 1000 };
 const VULGAR: Record<string, string> = {
-  "½": "1/2", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8", "⅞": "7/8", "⅓": "1/3", "⅔": "2/3", "⅙": "1/6", "⅚": "5/6",
-}; // prettier-ignore
+  "½": "1/2",
+  "¼": "1/4",
+  "¾": "3/4",
+  "⅛": "1/8",
+  "⅜": "3/8",
+  "⅝": "5/8",
+  "⅞": "7/8",
+  "⅓": "1/3",
+  "⅔": "2/3",
+  "⅙": "1/6",
+  "⅚": "5/6",
+};
 const NUM = String.raw`(?:\d+(?:[.,]\d+)?|[.,]\d+)`;
 const FRAC = String.raw`\d+\s*/\s*\d+`;
 const VALUE = String.raw`(?:\d+(?:\s+|\s*-\s*)${FRAC}|${FRAC}|${NUM})`;

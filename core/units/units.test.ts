@@ -1,6 +1,21 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { batterAngle, feet, inches, model, parseLength, printDecimalInches, printFeetInches, printInchFraction, printMm, scaleOf, SCALES, toModel, toPrototype, type BareUnit } from "."; // prettier-ignore
+import {
+  batterAngle,
+  feet,
+  inches,
+  model,
+  parseLength,
+  printDecimalInches,
+  printFeetInches,
+  printInchFraction,
+  printMm,
+  scaleOf,
+  SCALES,
+  toModel,
+  toPrototype,
+  type BareUnit,
+} from ".";
 
 const mm = (text: string, bare: BareUnit): number => {
   const p = parseLength(text, bare);
@@ -58,9 +73,20 @@ describe("typed lengths", () => {
 
 describe("scales", () => {
   // NMRA Standard S-1.2 and NEM 010: mm to the foot
-  it.each([["Z", 1.385], ["N", 1.905], ["TT", 2.54], ["HO", 3.5], ["OO", 4], ["S", 4.763], ["O", 6.35], ["1", 9.525], ["G", 13.547], ["F", 15]])("a foot in %s is %f mm", (id, want) => {
+  it.each([
+    ["Z", 1.385],
+    ["N", 1.905],
+    ["TT", 2.54],
+    ["HO", 3.5],
+    ["OO", 4],
+    ["S", 4.763],
+    ["O", 6.35],
+    ["1", 9.525],
+    ["G", 13.547],
+    ["F", 15],
+  ])("a foot in %s is %f mm", (id, want) => {
     expect(toModel(scaleOf(String(id)), feet(1))).toBeCloseTo(Number(want), 3);
-  }); // prettier-ignore
+  });
   it("crosses both ways and knows custom ratios", () => {
     for (const s of SCALES) expect(toPrototype(s, toModel(s, feet(21)))).toBeCloseTo(feet(21), 8);
     // formula: 22 × 66 ft is 77.0 × 231.0 mm in HO; a 24 in radius is 174.2 ft
@@ -70,5 +96,10 @@ describe("scales", () => {
     expect(() => scaleOf("custom")).toThrow("needs a ratio from 1 to 1000");
   });
   // formula
-  it.each([[1, 4.764], [2, 9.462], [2.5, 11.768], [3, 14.036]])("%f in 12 is %f° from plumb", (b, deg) => expect(batterAngle(b)).toBeCloseTo(deg, 3)); // prettier-ignore
+  it.each([
+    [1, 4.764],
+    [2, 9.462],
+    [2.5, 11.768],
+    [3, 14.036],
+  ])("%f in 12 is %f° from plumb", (b, deg) => expect(batterAngle(b)).toBeCloseTo(deg, 3));
 });

@@ -23,7 +23,12 @@ export default function Bench() {
       <h2 className="head text-[30px]">
         {statuses.length === 0 ? "Nothing is cut yet" : `${good} of ${all} pieces are cut and fit`}
       </h2>
-      {statuses.length === 0 && <p className="my-2 max-w-2xl">Mark pieces as cut under Cutting, and print jigs under Jigs: both are noted here with what they were made from, and told when the design moves on.</p>}
+      {statuses.length === 0 && (
+        <p className="my-2 max-w-2xl">
+          Mark pieces as cut under Cutting, and print jigs under Jigs: both are noted here with what they were made
+          from, and told when the design moves on.
+        </p>
+      )}
       <ul className="mt-3 max-w-4xl">
         {groups.map((g) => {
           const list = statuses.filter((s) => `${s.mark}|${s.words}|${s.state}` === g);
@@ -31,8 +36,13 @@ export default function Bench() {
           return (
             <li key={g} className="row flex min-h-[48px] items-center gap-5 py-1">
               <b className="head w-16 text-[26px]">{first.mark}</b>
-              <span className="w-64">{list.length} × {first.role}</span>
-              <span className={`font-semibold ${INK[first.state]}`}>{first.state === "valid" ? "✓ " : ""}{first.words}</span>
+              <span className="w-64">
+                {list.length} × {first.role}
+              </span>
+              <span className={`font-semibold ${INK[first.state]}`}>
+                {first.state === "valid" ? "✓ " : ""}
+                {first.words}
+              </span>
               <span className="ml-auto text-[16px] text-ink-2">{list.map((s) => whereWords(s.stick)).join("; ")}</span>
             </li>
           );
@@ -42,19 +52,29 @@ export default function Bench() {
       <ul className="max-w-4xl">
         {[...issues].reverse().map((i) => (
           <li key={i.id} className="row flex gap-5 py-2">
-            <span className="w-44 text-ink-2">{i.at.slice(0, 10)} {clockOf(new Date(i.at))}</span>
-            <span>{WORD[i.kind]}{i.kind === "print" ? `, issue ${shortHash(i.hash)}` : `: ${marks(i)}`}</span>
+            <span className="w-44 text-ink-2">
+              {i.at.slice(0, 10)} {clockOf(new Date(i.at))}
+            </span>
+            <span>
+              {WORD[i.kind]}
+              {i.kind === "print" ? `, issue ${shortHash(i.hash)}` : `: ${marks(i)}`}
+            </span>
           </li>
         ))}
         {issues.length === 0 && <li className="text-ink-2">Nothing has happened yet.</li>}
       </ul>
       <p className="my-6 max-w-3xl border-t border-hair pt-3 text-[16px] text-ink-2">
-        {doc.stock.series.includes("styrene") ? "Solvent cement and paint only with fresh air. " : "CA and spray paint only with fresh air. "}Cut away from the hand; a new blade is safer than a blunt one; wear eye protection at saws and when sticks snap.
+        {doc.stock.series.includes("styrene")
+          ? "Solvent cement and paint only with fresh air. "
+          : "CA and spray paint only with fresh air. "}
+        Cut away from the hand; a new blade is safer than a blunt one; wear eye protection at saws and when sticks snap.
       </p>
-      <div className="max-w-md"><Next /></div>
+      <div className="max-w-md">
+        <Next />
+      </div>
     </div>
   );
-} // prettier-ignore
+}
 
 function marks(i: {
   sticks: readonly string[];

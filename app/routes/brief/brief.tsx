@@ -8,52 +8,133 @@ import { Next } from "~/ui/Next";
 export default function Brief() {
   const { doc, edit } = useJob();
   const b = doc.brief;
-  const set = <K extends keyof typeof b>(key: K, label: string) => (value: (typeof b)[K]): void => void edit(label, (d) => void ((d.brief as typeof b)[key] = value));
+  const set =
+    <K extends keyof typeof b>(key: K, label: string) =>
+    (value: (typeof b)[K]): void =>
+      void edit(label, (d) => void ((d.brief as typeof b)[key] = value));
   const custom = b.scale.id === "custom";
   const pickScale = (id: string): void => {
     const known = SCALES.find((s) => s.id === id);
-    edit("Change the scale", (d) => void (d.brief.scale = known ? { id: known.id, ratio: known.ratio } : { id: "custom", ratio: b.scale.ratio }));
+    edit(
+      "Change the scale",
+      (d) =>
+        void (d.brief.scale = known ? { id: known.id, ratio: known.ratio } : { id: "custom", ratio: b.scale.ratio }),
+    );
   };
   return (
     <div className="h-full overflow-auto px-8 py-5">
       <div className="grid max-w-5xl grid-cols-2 gap-x-12 gap-y-8">
         <section className="space-y-4">
           <h2 className="head text-[24px]">The job</h2>
-          <TextField label="Name" value={doc.name} keep={(t) => (t.trim() ? void edit("Rename the job", (d) => void (d.name = t.trim().slice(0, 120))) : ["A job needs a name."])} />
+          <TextField
+            label="Name"
+            value={doc.name}
+            keep={(t) =>
+              t.trim()
+                ? void edit("Rename the job", (d) => void (d.name = t.trim().slice(0, 120)))
+                : ["A job needs a name."]
+            }
+          />
           <TextField label="Railroad" value={b.railroad} keep={(t) => set("railroad", "Railroad")(t.slice(0, 200))} />
-          <SelectField label="Scale" value={custom ? "custom" : b.scale.id} options={[...SCALES.map((s) => ({ value: s.id, label: scaleLabel(s) })), { value: "custom", label: "Another ratio" }]} keep={pickScale} hint="Published ratios: NMRA S-1.2, NEM 010." />
+          <SelectField
+            label="Scale"
+            value={custom ? "custom" : b.scale.id}
+            options={[
+              ...SCALES.map((s) => ({ value: s.id, label: scaleLabel(s) })),
+              { value: "custom", label: "Another ratio" },
+            ]}
+            keep={pickScale}
+            hint="Published ratios: NMRA S-1.2, NEM 010."
+          />
           {custom && (
-            <TextField label="Ratio, 1 to" value={String(b.scale.ratio)} keep={(t) => {
-              const r = Number(t.replace(",", ".").replace(/^1:/, ""));
-              if (!(r >= 1 && r <= 1000)) return [`Read “${t}”; write a number from 1 to 1000, such as 43.5 for 1:43.5.`];
-              edit("Change the scale", (d) => void (d.brief.scale = { id: "custom", ratio: r }));
-            }} />
+            <TextField
+              label="Ratio, 1 to"
+              value={String(b.scale.ratio)}
+              keep={(t) => {
+                const r = Number(t.replace(",", ".").replace(/^1:/, ""));
+                if (!(r >= 1 && r <= 1000))
+                  return [`Read “${t}”; write a number from 1 to 1000, such as 43.5 for 1:43.5.`];
+                edit("Change the scale", (d) => void (d.brief.scale = { id: "custom", ratio: r }));
+              }}
+            />
           )}
-          <p className="text-[15px] text-ink-2">A foot of the prototype is {(304.8 / b.scale.ratio).toFixed(3)} mm on the model. Units are at the top of the screen.</p>
+          <p className="text-[15px] text-ink-2">
+            A foot of the prototype is {(304.8 / b.scale.ratio).toFixed(3)} mm on the model. Units are at the top of the
+            screen.
+          </p>
         </section>
         <section className="space-y-4">
           <h2 className="head text-[24px]">The spot</h2>
-          <TextField label="Where it goes" long value={b.place} placeholder="The gap it fills, what stands beside it, what has to be kept" keep={(t) => set("place", "Where it goes")(t.slice(0, 500))} />
+          <TextField
+            label="Where it goes"
+            long
+            value={b.place}
+            placeholder="The gap it fills, what stands beside it, what has to be kept"
+            keep={(t) => set("place", "Where it goes")(t.slice(0, 500))}
+          />
           <div className="grid grid-cols-2 gap-4">
-            <LengthField label="Length of the spot" world="model" mm={b.spotLength} empty={0} units={b.units} keep={(mm) => (mm < 0 || mm > 1e5 ? ["Write a length from 0 to 100 m."] : set("spotLength", "Length of the spot")(mm))} />
-            <LengthField label="Depth of the spot" world="model" mm={b.spotDepth} empty={0} units={b.units} keep={(mm) => (mm < 0 || mm > 1e5 ? ["Write a length from 0 to 100 m."] : set("spotDepth", "Depth of the spot")(mm))} />
+            <LengthField
+              label="Length of the spot"
+              world="model"
+              mm={b.spotLength}
+              empty={0}
+              units={b.units}
+              keep={(mm) =>
+                mm < 0 || mm > 1e5 ? ["Write a length from 0 to 100 m."] : set("spotLength", "Length of the spot")(mm)
+              }
+            />
+            <LengthField
+              label="Depth of the spot"
+              world="model"
+              mm={b.spotDepth}
+              empty={0}
+              units={b.units}
+              keep={(mm) =>
+                mm < 0 || mm > 1e5 ? ["Write a length from 0 to 100 m."] : set("spotDepth", "Depth of the spot")(mm)
+              }
+            />
           </div>
-          <SelectField label="Track" value={b.track} options={[{ value: "over", label: "over it" }, { value: "beside", label: "beside it" }, { value: "under", label: "under it" }, { value: "none", label: "none near" }]} keep={set("track", "Track")} />
-          <TextField label="Era" value={b.era} placeholder="Summer 1909" keep={(t) => set("era", "Era")(t.slice(0, 100))} />
+          <SelectField
+            label="Track"
+            value={b.track}
+            options={[
+              { value: "over", label: "over it" },
+              { value: "beside", label: "beside it" },
+              { value: "under", label: "under it" },
+              { value: "none", label: "none near" },
+            ]}
+            keep={set("track", "Track")}
+          />
+          <TextField
+            label="Era"
+            value={b.era}
+            placeholder="Summer 1909"
+            keep={(t) => set("era", "Era")(t.slice(0, 100))}
+          />
         </section>
         <Decisions />
-        <div className="col-span-2 max-w-md"><Next /></div>
+        <div className="col-span-2 max-w-md">
+          <Next />
+        </div>
       </div>
     </div>
   );
-} // prettier-ignore
+}
 
 function Decisions() {
   const { doc, edit } = useJob();
   const [what, setWhat] = useState("");
   const [reason, setReason] = useState("");
   const add = (): void => {
-    edit("Note a decision", (d) => void d.brief.decisions.push({ id: `d${crypto.randomUUID().slice(0, 6)}`, what: what.trim().slice(0, 300), reason: reason.trim().slice(0, 2000) }));
+    edit(
+      "Note a decision",
+      (d) =>
+        void d.brief.decisions.push({
+          id: `d${crypto.randomUUID().slice(0, 6)}`,
+          what: what.trim().slice(0, 300),
+          reason: reason.trim().slice(0, 2000),
+        }),
+    );
     setWhat("");
     setReason("");
   };
@@ -63,23 +144,73 @@ function Decisions() {
       <p className="mb-2 text-[15px] text-ink-2">What was decided and why: so that later you may dare to touch it.</p>
       <table className="list">
         <thead>
-          <tr><th className="w-[40%]">Decided</th><th>Because</th><th><span className="sr-only">Remove</span></th></tr>
+          <tr>
+            <th className="w-[40%]">Decided</th>
+            <th>Because</th>
+            <th>
+              <span className="sr-only">Remove</span>
+            </th>
+          </tr>
         </thead>
         <tbody>
           {doc.brief.decisions.map((x, i) => (
             <tr key={x.id}>
-              <td><TextField label={<span className="sr-only">Decision {i + 1}</span>} value={x.what} keep={(t) => void edit("Change a decision", (d) => void (d.brief.decisions[i]!.what = t.slice(0, 300)))} /></td>
-              <td><TextField label={<span className="sr-only">Reason {i + 1}</span>} value={x.reason} keep={(t) => void edit("Change a reason", (d) => void (d.brief.decisions[i]!.reason = t.slice(0, 2000)))} /></td>
-              <td className="w-24 !pt-3 num"><button className="link" onClick={() => edit("Remove a decision", (d) => void d.brief.decisions.splice(i, 1))}>Remove</button></td>
+              <td>
+                <TextField
+                  label={<span className="sr-only">Decision {i + 1}</span>}
+                  value={x.what}
+                  keep={(t) =>
+                    void edit("Change a decision", (d) => void (d.brief.decisions[i]!.what = t.slice(0, 300)))
+                  }
+                />
+              </td>
+              <td>
+                <TextField
+                  label={<span className="sr-only">Reason {i + 1}</span>}
+                  value={x.reason}
+                  keep={(t) =>
+                    void edit("Change a reason", (d) => void (d.brief.decisions[i]!.reason = t.slice(0, 2000)))
+                  }
+                />
+              </td>
+              <td className="w-24 !pt-3 num">
+                <button
+                  className="link"
+                  onClick={() => edit("Remove a decision", (d) => void d.brief.decisions.splice(i, 1))}
+                >
+                  Remove
+                </button>
+              </td>
             </tr>
           ))}
           <tr>
-            <td><input className="field" aria-label="New decision" placeholder="Decided …" value={what} onChange={(e) => setWhat(e.target.value)} /></td>
-            <td><input className="field" aria-label="Its reason" placeholder="because …" value={reason} onChange={(e) => setReason(e.target.value)} onKeyDown={(e) => e.key === "Enter" && what.trim() && add()} /></td>
-            <td className="num"><button className="btn" disabled={!what.trim()} onClick={add}>Note it</button></td>
+            <td>
+              <input
+                className="field"
+                aria-label="New decision"
+                placeholder="Decided …"
+                value={what}
+                onChange={(e) => setWhat(e.target.value)}
+              />
+            </td>
+            <td>
+              <input
+                className="field"
+                aria-label="Its reason"
+                placeholder="because …"
+                value={reason}
+                onChange={(e) => setReason(e.target.value)}
+                onKeyDown={(e) => e.key === "Enter" && what.trim() && add()}
+              />
+            </td>
+            <td className="num">
+              <button className="btn" disabled={!what.trim()} onClick={add}>
+                Note it
+              </button>
+            </td>
           </tr>
         </tbody>
       </table>
     </section>
   );
-} // prettier-ignore
+}

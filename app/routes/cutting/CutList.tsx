@@ -41,23 +41,97 @@ export function CutList() {
   }, [job.design, job.statuses]);
   const columns = useMemo(
     () => [
-      column.accessor((r) => r.piece.mark, { id: "mark", header: "Mark", sortingFn: (a, b) => natural(a.original.piece.mark, b.original.piece.mark), cell: (c) => <b className="head text-[18px]">{c.getValue()}</b> }),
+      column.accessor((r) => r.piece.mark, {
+        id: "mark",
+        header: "Mark",
+        sortingFn: (a, b) => natural(a.original.piece.mark, b.original.piece.mark),
+        cell: (c) => <b className="head text-[18px]">{c.getValue()}</b>,
+      }),
       column.accessor((r) => r.piece.sticks.length, { id: "count", header: "Count" }),
-      column.accessor((r) => r.piece.shape.overall, { id: "drawing", header: "Piece", enableSorting: false, cell: (c) => <><Small piece={c.row.original.piece} /><span className="text-ink-2">{c.row.original.piece.role}</span></> }),
+      column.accessor((r) => r.piece.shape.overall, {
+        id: "drawing",
+        header: "Piece",
+        enableSorting: false,
+        cell: (c) => (
+          <>
+            <Small piece={c.row.original.piece} />
+            <span className="text-ink-2">{c.row.original.piece.role}</span>
+          </>
+        ),
+      }),
       column.accessor("stock", { header: "Stock" }),
-      column.accessor((r) => r.piece.shape.overall, { id: "length", header: "Tip to tip", cell: (c) => <span className="num block"><b><Figure>{M(c.getValue(), 2)}</Figure></b><br /><span className="text-ink-2"><Figure>{P(up(c.getValue()))}</Figure></span></span> }),
-      column.accessor((r) => r.piece.shape.longPoint, { id: "long", header: "Edges", cell: (c) => { const { longPoint, shortPoint } = c.row.original.piece.shape; return <span className="num block"><Figure>{M(longPoint, 2)}</Figure>{longPoint - shortPoint > 0.0005 && <><br /><Figure>{M(shortPoint, 2)}</Figure></>}</span>; } }),
-      column.accessor((r) => Math.abs(r.piece.shape.ends[0][0]?.mitre ?? 0), { id: "ends", header: "End cuts", cell: (c) => { const e = bothEnds(c.row.original.piece.shape.ends); return e.first === e.far ? ["both " + e.first, e.relation].filter(Boolean).join(", ") : <>{e.first}<br />{e.far}</>; } }),
-      column.accessor((r) => r.piece.sticks.map(whereWords).join("; "), { id: "where", header: "Goes to", cell: (c) => <span className="text-[14px] text-ink-2">{c.getValue()}</span> }),
+      column.accessor((r) => r.piece.shape.overall, {
+        id: "length",
+        header: "Tip to tip",
+        cell: (c) => (
+          <span className="num block">
+            <b>
+              <Figure>{M(c.getValue(), 2)}</Figure>
+            </b>
+            <br />
+            <span className="text-ink-2">
+              <Figure>{P(up(c.getValue()))}</Figure>
+            </span>
+          </span>
+        ),
+      }),
+      column.accessor((r) => r.piece.shape.longPoint, {
+        id: "long",
+        header: "Edges",
+        cell: (c) => {
+          const { longPoint, shortPoint } = c.row.original.piece.shape;
+          return (
+            <span className="num block">
+              <Figure>{M(longPoint, 2)}</Figure>
+              {longPoint - shortPoint > 0.0005 && (
+                <>
+                  <br />
+                  <Figure>{M(shortPoint, 2)}</Figure>
+                </>
+              )}
+            </span>
+          );
+        },
+      }),
+      column.accessor((r) => Math.abs(r.piece.shape.ends[0][0]?.mitre ?? 0), {
+        id: "ends",
+        header: "End cuts",
+        cell: (c) => {
+          const e = bothEnds(c.row.original.piece.shape.ends);
+          return e.first === e.far ? (
+            ["both " + e.first, e.relation].filter(Boolean).join(", ")
+          ) : (
+            <>
+              {e.first}
+              <br />
+              {e.far}
+            </>
+          );
+        },
+      }),
+      column.accessor((r) => r.piece.sticks.map(whereWords).join("; "), {
+        id: "where",
+        header: "Goes to",
+        cell: (c) => <span className="text-[14px] text-ink-2">{c.getValue()}</span>,
+      }),
       column.display({ id: "cut", header: "Cut", cell: (c) => <CutCell row={c.row.original} /> }),
     ],
     [M, P, up],
-  ); // prettier-ignore
+  );
   const table = useReactTable({
-    data: rows, columns, state: { sorting, globalFilter: filter }, onSortingChange: setSorting, onGlobalFilterChange: setFilter,
-    getCoreRowModel: getCoreRowModel(), getSortedRowModel: getSortedRowModel(), getFilteredRowModel: getFilteredRowModel(),
-    globalFilterFn: (r, _, text: string) => [r.original.piece.mark, r.original.piece.role, r.original.stock, ...r.original.piece.sticks].some((t) => t.toLowerCase().includes(text.toLowerCase())),
-  }); // prettier-ignore
+    data: rows,
+    columns,
+    state: { sorting, globalFilter: filter },
+    onSortingChange: setSorting,
+    onGlobalFilterChange: setFilter,
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getFilteredRowModel: getFilteredRowModel(),
+    globalFilterFn: (r, _, text: string) =>
+      [r.original.piece.mark, r.original.piece.role, r.original.stock, ...r.original.piece.sticks].some((t) =>
+        t.toLowerCase().includes(text.toLowerCase()),
+      ),
+  });
   const gone = job.statuses.filter((s) => s.state === "not needed");
   return (
     <>
@@ -182,12 +256,21 @@ function CutCell({ row }: { row: Row }) {
 function Small({ piece }: { piece: Piece }) {
   const { shape } = piece;
   const axis = shape.ends[0][0]?.face[1] === "v" ? 2 : 1;
-  const points = hull(shape.corners.map((c) => [c[0], c[axis]!] as const), 1e-6);
+  const points = hull(
+    shape.corners.map((c) => [c[0], c[axis]!] as const),
+    1e-6,
+  );
   const depth = Math.max(...points.map((p) => p[1])) - Math.min(...points.map((p) => p[1]));
   const k = Math.min(120 / shape.overall, 14 / depth);
   return (
     <svg width={124} height={18} className="block" aria-hidden>
-      <polygon points={points.map((p) => `${2 + p[0] * k},${9 - p[1] * k}`).join(" ")} fill={isStyrene(piece.stock) ? "var(--styrene)" : "var(--timber)"} stroke="var(--ink)" strokeWidth={1.2} strokeLinejoin="round" />
+      <polygon
+        points={points.map((p) => `${2 + p[0] * k},${9 - p[1] * k}`).join(" ")}
+        fill={isStyrene(piece.stock) ? "var(--styrene)" : "var(--timber)"}
+        stroke="var(--ink)"
+        strokeWidth={1.2}
+        strokeLinejoin="round"
+      />
     </svg>
   );
-} // prettier-ignore
+}

@@ -6,13 +6,24 @@ const nothing = (): (() => void) => () => undefined;
 
 /** Where the material goes, by stock: pieces, kerf, offcuts. Drawn in the browser only. */
 export function MaterialChart({ plans, kerf }: { plans: readonly ItemPlan[]; kerf: number }) {
-  const inBrowser = useSyncExternalStore(nothing, () => true, () => false); // prettier-ignore
-  const rows = plans.filter((p) => p.sticks.length > 0).map((p) => {
-    const total = p.sticks.reduce((s, x) => s + x.length, 0);
-    const pieces = p.sticks.reduce((s, x) => s + x.cuts.reduce((t, c) => t + c.length, 0), 0);
-    const offcut = p.sticks.reduce((s, x) => s + x.offcut, 0);
-    return { name: p.name.replace(/^(Scale lumber|Strip wood|Styrene strip),? /, ""), pieces, kerf: kerf > 0 ? Math.max(0, total - pieces - offcut) : 0, offcut };
-  }); // prettier-ignore
+  const inBrowser = useSyncExternalStore(
+    nothing,
+    () => true,
+    () => false,
+  );
+  const rows = plans
+    .filter((p) => p.sticks.length > 0)
+    .map((p) => {
+      const total = p.sticks.reduce((s, x) => s + x.length, 0);
+      const pieces = p.sticks.reduce((s, x) => s + x.cuts.reduce((t, c) => t + c.length, 0), 0);
+      const offcut = p.sticks.reduce((s, x) => s + x.offcut, 0);
+      return {
+        name: p.name.replace(/^(Scale lumber|Strip wood|Styrene strip),? /, ""),
+        pieces,
+        kerf: kerf > 0 ? Math.max(0, total - pieces - offcut) : 0,
+        offcut,
+      };
+    });
   if (!inBrowser || rows.length === 0) return null;
   const css = getComputedStyle(document.documentElement);
   const colour = (name: string): string => css.getPropertyValue(name).trim();

@@ -103,18 +103,50 @@ function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick;
   return (
     <li className="flex items-center gap-3">
       <span className="head w-7 text-right text-[16px]">{n}</span>
-      <svg viewBox={`0 0 ${W} 46`} className="block min-w-0 flex-1" role="img" aria-label={`Stick ${n}, ${M(stick.length)}: ${stick.cuts.map((c) => c.mark).join(", ")}, offcut ${M(stick.offcut)}`}>
-        <rect x={0.5} y={6} width={stick.length * k - 1} height={22} fill="var(--shade)" stroke="var(--edge)" strokeDasharray="5 3" />
+      <svg
+        viewBox={`0 0 ${W} 46`}
+        className="block min-w-0 flex-1"
+        role="img"
+        aria-label={`Stick ${n}, ${M(stick.length)}: ${stick.cuts.map((c) => c.mark).join(", ")}, offcut ${M(stick.offcut)}`}
+      >
+        <rect
+          x={0.5}
+          y={6}
+          width={stick.length * k - 1}
+          height={22}
+          fill="var(--shade)"
+          stroke="var(--edge)"
+          strokeDasharray="5 3"
+        />
         {stick.cuts.map((c) => {
           const shape = shapes.get(c.mark);
           const axis = shape?.ends[0][0]?.face[1] === "v" ? 2 : 1;
-          const pts = shape ? hull(shape.corners.map((p) => [p[0], p[axis]!] as const), 1e-6) : [];
+          const pts = shape
+            ? hull(
+                shape.corners.map((p) => [p[0], p[axis]!] as const),
+                1e-6,
+              )
+            : [];
           const half = Math.max(...pts.map((p) => Math.abs(p[1])), 1e-9);
           const on = c.stick === job.selected;
           return (
             <g key={c.stick} onClick={() => job.select(c.stick)} style={{ cursor: "pointer" }}>
-              <polygon points={pts.map((p) => `${(c.start + p[0]) * k},${17 - (p[1] / half) * 11}`).join(" ")} fill={on ? "var(--picked)" : styrene ? "var(--styrene)" : "var(--timber)"} stroke={on ? "var(--vermilion)" : "var(--ink)"} strokeWidth={1.4} strokeLinejoin="round" />
-              <text x={(c.start + c.length / 2) * k} y={22} textAnchor="middle" fontSize={14} fontWeight={600} fontFamily="var(--font-label)" fill="var(--ink)">
+              <polygon
+                points={pts.map((p) => `${(c.start + p[0]) * k},${17 - (p[1] / half) * 11}`).join(" ")}
+                fill={on ? "var(--picked)" : styrene ? "var(--styrene)" : "var(--timber)"}
+                stroke={on ? "var(--vermilion)" : "var(--ink)"}
+                strokeWidth={1.4}
+                strokeLinejoin="round"
+              />
+              <text
+                x={(c.start + c.length / 2) * k}
+                y={22}
+                textAnchor="middle"
+                fontSize={14}
+                fontWeight={600}
+                fontFamily="var(--font-label)"
+                fill="var(--ink)"
+              >
                 {c.mark}
               </text>
               {c.length * k > 52 && (
@@ -131,9 +163,17 @@ function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick;
           </text>
         )}
       </svg>
-      <button className="btn" onClick={() => void job.addIssue("cut", stick.cuts.map((c) => c.stick))}>
+      <button
+        className="btn"
+        onClick={() =>
+          void job.addIssue(
+            "cut",
+            stick.cuts.map((c) => c.stick),
+          )
+        }
+      >
         Mark as cut
       </button>
     </li>
   );
-} // prettier-ignore
+}

@@ -16,8 +16,12 @@ export default function Cutting() {
   const [tab, setTab] = useState<"list" | "sticks">("list");
   const plan = usePlan();
   const { cutting, brief } = job.doc;
-  const small = (what: "kerf" | "allowance", label: string, most: number) => (mm: number): readonly string[] =>
-    mm >= 0 && mm <= most ? job.edit(label, (d) => void (d.cutting[what] = mm)) : [`Read ${M(mm, 2)}; it may be from 0 to ${most} mm.`]; // prettier-ignore
+  const small =
+    (what: "kerf" | "allowance", label: string, most: number) =>
+    (mm: number): readonly string[] =>
+      mm >= 0 && mm <= most
+        ? job.edit(label, (d) => void (d.cutting[what] = mm))
+        : [`Read ${M(mm, 2)}; it may be from 0 to ${most} mm.`];
   return (
     <div className="flex h-full">
       <div className="flex min-w-0 flex-1 flex-col">

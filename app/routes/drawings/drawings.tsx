@@ -42,12 +42,19 @@ export default function Drawings() {
     try {
       const body = new FormData();
       body.set("file", f);
-      const a = (await (await fetch(`/jobs/${job.id}/pictures`, { method: "POST", body })).json()) as { ok: boolean; sentence?: string; picture?: { hash: string; type: string; width: number; height: number } };
+      const a = (await (await fetch(`/jobs/${job.id}/pictures`, { method: "POST", body })).json()) as {
+        ok: boolean;
+        sentence?: string;
+        picture?: { hash: string; type: string; width: number; height: number };
+      };
       if (!a.picture) return setRefused(a.sentence ?? "The picture was not taken.");
       const { hash, type, width, height } = a.picture;
       const id = `p${crypto.randomUUID().slice(0, 6)}`;
       const name = f.name.replace(/\.[a-z0-9]+$/i, "").slice(0, 100) || "Drawing";
-      job.edit(`Upload ${name}`, (d) => void d.drawings.push({ id, name, picture: { hash, type, width, height }, measures: [] }));
+      job.edit(
+        `Upload ${name}`,
+        (d) => void d.drawings.push({ id, name, picture: { hash, type, width, height }, measures: [] }),
+      );
       setWhich(id);
     } catch {
       setRefused("The upload broke off. Try it again.");
@@ -56,25 +63,78 @@ export default function Drawings() {
     }
   };
   return (
-    <div className="flex h-full flex-col" onDragOver={(e) => e.preventDefault()} onDrop={(e) => { e.preventDefault(); const f = e.dataTransfer.files[0]; if (f) void upload(f); }}>
-      <input ref={file} type="file" accept="image/png,image/jpeg,image/webp" className="sr-only" tabIndex={-1} aria-label="Picture" onChange={(e) => { const f = e.target.files?.[0]; if (f) void upload(f); e.target.value = ""; }} />
+    <div
+      className="flex h-full flex-col"
+      onDragOver={(e) => e.preventDefault()}
+      onDrop={(e) => {
+        e.preventDefault();
+        const f = e.dataTransfer.files[0];
+        if (f) void upload(f);
+      }}
+    >
+      <input
+        ref={file}
+        type="file"
+        accept="image/png,image/jpeg,image/webp"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Picture"
+        onChange={(e) => {
+          const f = e.target.files?.[0];
+          if (f) void upload(f);
+          e.target.value = "";
+        }}
+      />
       {drawing ? (
-        <Sheet key={drawing.id} drawing={drawing} setWhich={setWhich} upload={() => file.current?.click()} busy={busy} refused={refused} />
+        <Sheet
+          key={drawing.id}
+          drawing={drawing}
+          setWhich={setWhich}
+          upload={() => file.current?.click()}
+          busy={busy}
+          refused={refused}
+        />
       ) : (
         <div className="max-w-2xl p-10">
           <h2 className="head text-[27px]">No drawing yet</h2>
-          <p className="my-3">Upload a plan sheet, a field drawing or a straight photo. Two points and a known length give it its scale; then everything on it can be measured, and it can lie under the frame.</p>
-          <button className="act my-3" disabled={busy} onClick={() => file.current?.click()}>{busy ? "Taking it in …" : "Upload a drawing"}</button>
-          <p className="text-[15px] text-ink-2">PNG, JPEG or WebP, up to 160 megapixels (an A0 sheet at 300 dpi). You can drop it here too. The demo job “Gulch trestle” has one.</p>
-          {refused && <p role="alert" className="my-4 border-l-[3px] border-fault bg-shade px-4 py-2 text-fault">{refused}</p>}
-          <div className="mt-8"><Next /></div>
+          <p className="my-3">
+            Upload a plan sheet, a field drawing or a straight photo. Two points and a known length give it its scale;
+            then everything on it can be measured, and it can lie under the frame.
+          </p>
+          <button className="act my-3" disabled={busy} onClick={() => file.current?.click()}>
+            {busy ? "Taking it in …" : "Upload a drawing"}
+          </button>
+          <p className="text-[15px] text-ink-2">
+            PNG, JPEG or WebP, up to 160 megapixels (an A0 sheet at 300 dpi). You can drop it here too. The demo job
+            “Gulch trestle” has one.
+          </p>
+          {refused && (
+            <p role="alert" className="my-4 border-l-[3px] border-fault bg-shade px-4 py-2 text-fault">
+              {refused}
+            </p>
+          )}
+          <div className="mt-8">
+            <Next />
+          </div>
         </div>
       )}
     </div>
   );
-} // prettier-ignore
+}
 
-function Sheet({ drawing, setWhich, upload, busy, refused }: { drawing: DrawingDoc; setWhich: (id: string) => void; upload: () => void; busy: boolean; refused: string | undefined }) {
+function Sheet({
+  drawing,
+  setWhich,
+  upload,
+  busy,
+  refused,
+}: {
+  drawing: DrawingDoc;
+  setWhich: (id: string) => void;
+  upload: () => void;
+  busy: boolean;
+  refused: string | undefined;
+}) {
   const job = useJob();
   const { P, M, scale } = useUnits();
   const [tool, setTool] = useState<Tool>("look");
@@ -85,14 +145,28 @@ function Sheet({ drawing, setWhich, upload, busy, refused }: { drawing: DrawingD
   const cal = drawing.calibration as Calibration | undefined;
   const { width, height } = drawing.picture;
   // the board shows the picture upright, a unit to the pixel, whatever its scale
-  const upright = useMemo<Calibration>(() => ({ from: ORIGIN, to: [1000, 0], length: 1000, tilt: cal?.tilt ?? 0 }), [cal?.tilt]);
+  const upright = useMemo<Calibration>(
+    () => ({ from: ORIGIN, to: [1000, 0], length: 1000, tilt: cal?.tilt ?? 0 }),
+    [cal?.tilt],
+  );
   const onBoard = (p: Vec2): Vec2 => fromPixel(upright, ORIGIN, p);
   const onPicture = (p: Vec2): Vec2 => toPixel(upright, ORIGIN, p);
   const bounds = useMemo(() => {
-    const c = ([[0, 0], [width, 0], [0, height], [width, height]] as Vec2[]).map((p) => fromPixel(upright, ORIGIN, p));
-    return { min: [Math.min(...c.map((p) => p[0])), Math.min(...c.map((p) => p[1]))] as Vec2, max: [Math.max(...c.map((p) => p[0])), Math.max(...c.map((p) => p[1]))] as Vec2 };
-  }, [upright, width, height]); // prettier-ignore
-  const change = (label: string, f: (d: DrawingDoc) => void): readonly string[] => job.edit(label, (d) => f(d.drawings.find((x) => x.id === drawing.id)! as DrawingDoc));
+    const c = (
+      [
+        [0, 0],
+        [width, 0],
+        [0, height],
+        [width, height],
+      ] as Vec2[]
+    ).map((p) => fromPixel(upright, ORIGIN, p));
+    return {
+      min: [Math.min(...c.map((p) => p[0])), Math.min(...c.map((p) => p[1]))] as Vec2,
+      max: [Math.max(...c.map((p) => p[0])), Math.max(...c.map((p) => p[1]))] as Vec2,
+    };
+  }, [upright, width, height]);
+  const change = (label: string, f: (d: DrawingDoc) => void): readonly string[] =>
+    job.edit(label, (d) => f(d.drawings.find((x) => x.id === drawing.id)! as DrawingDoc));
   const structure = job.doc.structures[0];
 
   useEffect(() => {
@@ -124,19 +198,26 @@ function Sheet({ drawing, setWhich, upload, busy, refused }: { drawing: DrawingD
     if (tool === "calibrate") return setPoints(p);
     setPoints([]);
     if (tool === "level" || tool === "plumb") {
-      if (Math.hypot(b[0] - a[0], b[1] - a[1]) < 5) return void toast.error("The two points are too close together to tell a direction.");
+      if (Math.hypot(b[0] - a[0], b[1] - a[1]) < 5)
+        return void toast.error("The two points are too close together to tell a direction.");
       const tilt = tiltOf(a, b);
       if (!cal) return void toast.error("Calibrate the drawing first; then it can be set level.");
       change("Set the drawing level", (d) => void (d.calibration!.tilt = tilt));
       setTool("look");
     } else if (tool === "anchor") {
-      change("Put the drawing under the frame", (d) => void (d.under = { structure: structure!.id, anchor: pair(a), opacity: d.under?.opacity ?? 0.45 }));
+      change(
+        "Put the drawing under the frame",
+        (d) => void (d.under = { structure: structure!.id, anchor: pair(a), opacity: d.under?.opacity ?? 0.45 }),
+      );
       setTool("look");
       toast("It lies under the frame now: go to Framing and fit the lines.");
     } else {
       const id = newId();
       const name = `${tool === "angle" ? "Angle" : "Length"} ${drawing.measures.filter((m) => m.kind === tool).length + 1}`;
-      change(`Measure ${name}`, (d) => void d.measures.push({ id, name, kind: tool as "length" | "angle", points: p.map(pair) }));
+      change(
+        `Measure ${name}`,
+        (d) => void d.measures.push({ id, name, kind: tool as "length" | "angle", points: p.map(pair) }),
+      );
       setPicked(id);
     }
   };
@@ -153,37 +234,86 @@ function Sheet({ drawing, setWhich, upload, busy, refused }: { drawing: DrawingD
     <>
       <div className="flex min-h-0 flex-1">
         <div className="relative flex min-w-0 flex-1">
-          <Board label={`Drawing ${drawing.name}`} bounds={bounds} padding={PADDING} fitKey={drawing.id} onPoint={point} onMove={setHover} onView={setBoard} cursor={tool === "look" ? undefined : "crosshair"}>
+          <Board
+            label={`Drawing ${drawing.name}`}
+            bounds={bounds}
+            padding={PADDING}
+            fitKey={drawing.id}
+            onPoint={point}
+            onMove={setHover}
+            onView={setBoard}
+            cursor={tool === "look" ? undefined : "crosshair"}
+          >
             {(v) => (
               <>
                 <rect width={v.width} height={v.height} fill="var(--shade)" />
                 <PictureTiles picture={drawing.picture} calibration={upright} anchor={ORIGIN} unit={1} view={v} />
-                {cal && <Line a={onBoard(cal.from)} b={onBoard(cal.to)} view={v} text={`calibrated: ${P(cal.length)}`} colour="var(--verdigris)" dashed />}
+                {cal && (
+                  <Line
+                    a={onBoard(cal.from)}
+                    b={onBoard(cal.to)}
+                    view={v}
+                    text={`calibrated: ${P(cal.length)}`}
+                    colour="var(--verdigris)"
+                    dashed
+                  />
+                )}
                 {drawing.measures.map((m) => {
                   const p = m.points.map(onBoard);
                   const on = m.id === picked;
                   return m.kind === "length" ? (
-                    <Line key={m.id} a={p[0]!} b={p[1]!} view={v} text={`${m.name}: ${value(m)}${onModel(m)}`} colour={on ? "var(--vermilion)" : "var(--ink)"} />
+                    <Line
+                      key={m.id}
+                      a={p[0]!}
+                      b={p[1]!}
+                      view={v}
+                      text={`${m.name}: ${value(m)}${onModel(m)}`}
+                      colour={on ? "var(--vermilion)" : "var(--ink)"}
+                    />
                   ) : (
                     <g key={m.id}>
                       <Line a={p[0]!} b={p[1]!} view={v} text="" colour={on ? "var(--vermilion)" : "var(--ink)"} />
-                      <Line a={p[1]!} b={p[2]!} view={v} text={`${m.name}: ${value(m)}${onModel(m)}`} colour={on ? "var(--vermilion)" : "var(--ink)"} />
+                      <Line
+                        a={p[1]!}
+                        b={p[2]!}
+                        view={v}
+                        text={`${m.name}: ${value(m)}${onModel(m)}`}
+                        colour={on ? "var(--vermilion)" : "var(--ink)"}
+                      />
                     </g>
                   );
                 })}
                 {live.slice(1).map((q, i) => (
-                  <Line key={i} a={onBoard(live[i]!)} b={onBoard(q)} view={v} text={tool === "length" && cal ? `${P(measureLength(cal, live[0]!, q))} · ${M(measureLength(cal, live[0]!, q) / scale.ratio)}` : ""} colour="var(--vermilion)" />
+                  <Line
+                    key={i}
+                    a={onBoard(live[i]!)}
+                    b={onBoard(q)}
+                    view={v}
+                    text={
+                      tool === "length" && cal
+                        ? `${P(measureLength(cal, live[0]!, q))} · ${M(measureLength(cal, live[0]!, q) / scale.ratio)}`
+                        : ""
+                    }
+                    colour="var(--vermilion)"
+                  />
                 ))}
-                {live.length === 1 && <circle cx={v.X(onBoard(live[0]!)[0])} cy={v.Y(onBoard(live[0]!)[1])} r={4} fill="var(--vermilion)" />}
+                {live.length === 1 && (
+                  <circle cx={v.X(onBoard(live[0]!)[0])} cy={v.Y(onBoard(live[0]!)[1])} r={4} fill="var(--vermilion)" />
+                )}
               </>
             )}
           </Board>
           <div role="toolbar" aria-label="Tools" className="absolute top-2.5 left-4 flex flex-wrap gap-1.5">
             {TOOLS.map((t) => (
-              <button key={t.id} className="btn" aria-pressed={tool === t.id} onClick={() => choose(t.id)}>{t.name}</button>
+              <button key={t.id} className="btn" aria-pressed={tool === t.id} onClick={() => choose(t.id)}>
+                {t.name}
+              </button>
             ))}
           </div>
-          <p className="pointer-events-none absolute bottom-4 left-1/2 -translate-x-1/2 bg-film/90 px-3 py-1 text-[15px]" aria-live="polite">
+          <p
+            className="pointer-events-none absolute bottom-4 left-1/2 -translate-x-1/2 bg-film/90 px-3 py-1 text-[15px]"
+            aria-live="polite"
+          >
             {calibrating ? "Now type the length at the right." : TOOLS.find((t) => t.id === tool)!.say}
           </p>
         </div>
@@ -194,57 +324,159 @@ function Sheet({ drawing, setWhich, upload, busy, refused }: { drawing: DrawingD
               <ul>
                 {job.doc.drawings.map((d) => (
                   <li key={d.id} className="row flex items-center gap-2 py-1">
-                    <button className={`min-w-0 flex-1 truncate text-left ${d.id === drawing.id ? "font-semibold" : ""}`} onClick={() => setWhich(d.id)}>{d.name}</button>
-                    <button className="link text-[15px]" onClick={() => job.edit(`Remove ${d.name}`, (x) => void (x.drawings = x.drawings.filter((y) => y.id !== d.id)))}>Remove</button>
+                    <button
+                      className={`min-w-0 flex-1 truncate text-left ${d.id === drawing.id ? "font-semibold" : ""}`}
+                      onClick={() => setWhich(d.id)}
+                    >
+                      {d.name}
+                    </button>
+                    <button
+                      className="link text-[15px]"
+                      onClick={() =>
+                        job.edit(`Remove ${d.name}`, (x) => void (x.drawings = x.drawings.filter((y) => y.id !== d.id)))
+                      }
+                    >
+                      Remove
+                    </button>
                   </li>
                 ))}
               </ul>
-              <button className="btn mt-2" disabled={busy} onClick={upload}>{busy ? "Taking it in …" : "Upload another"}</button>
-              {refused && <p role="alert" className="mt-2 border-l-[3px] border-fault pl-2 text-[15px] text-fault">{refused}</p>}
-              <div className="mt-3"><TextField label="Name" value={drawing.name} keep={(t) => (t.trim() ? void change("Rename the drawing", (d) => void (d.name = t.trim().slice(0, 120))) : ["A drawing needs a name."])} /></div>
+              <button className="btn mt-2" disabled={busy} onClick={upload}>
+                {busy ? "Taking it in …" : "Upload another"}
+              </button>
+              {refused && (
+                <p role="alert" className="mt-2 border-l-[3px] border-fault pl-2 text-[15px] text-fault">
+                  {refused}
+                </p>
+              )}
+              <div className="mt-3">
+                <TextField
+                  label="Name"
+                  value={drawing.name}
+                  keep={(t) =>
+                    t.trim()
+                      ? void change("Rename the drawing", (d) => void (d.name = t.trim().slice(0, 120)))
+                      : ["A drawing needs a name."]
+                  }
+                />
+              </div>
             </section>
             <section>
               <h2 className="label">Scale</h2>
               {calibrating ? (
-                <CalibrateForm points={points as readonly [Vec2, Vec2]} tilt={cal?.tilt ?? 0} keep={(c) => { const r = change("Calibrate the drawing", (d) => void (d.calibration = c)); if (r.length === 0) { setPoints([]); setTool("look"); } return r; }} />
+                <CalibrateForm
+                  points={points as readonly [Vec2, Vec2]}
+                  tilt={cal?.tilt ?? 0}
+                  keep={(c) => {
+                    const r = change("Calibrate the drawing", (d) => void (d.calibration = c));
+                    if (r.length === 0) {
+                      setPoints([]);
+                      setTool("look");
+                    }
+                    return r;
+                  }}
+                />
               ) : cal ? (
                 <div className="space-y-2">
-                  <LengthField label="Length between the two points" world="prototype" mm={cal.length} units={job.doc.brief.units} keep={(mm) => (mm > 0 ? void change("Calibrate the drawing", (d) => void (d.calibration!.length = mm)) : ["The length has to be more than nothing."])} />
-                  <TextField label="Turned by, degrees" value={printNumber(cal.tilt, 2).replace("−", "-")} hint="Counter-clockwise; the Level and Plumb tools find it." keep={(t) => { const n = Number(t.replace(",", ".").replace("−", "-").replace("°", "")); if (!(Math.abs(n) <= 180)) return [`Read “${t}”; write degrees from -180 to 180.`]; change("Turn the drawing", (d) => void (d.calibration!.tilt = n)); }} />
-                  <p className="text-[15px] text-ink-2">{printNumber(25.4 / mmPerPixel(cal), 2)} pixels to a prototype inch.</p>
+                  <LengthField
+                    label="Length between the two points"
+                    world="prototype"
+                    mm={cal.length}
+                    units={job.doc.brief.units}
+                    keep={(mm) =>
+                      mm > 0
+                        ? void change("Calibrate the drawing", (d) => void (d.calibration!.length = mm))
+                        : ["The length has to be more than nothing."]
+                    }
+                  />
+                  <TextField
+                    label="Turned by, degrees"
+                    value={printNumber(cal.tilt, 2).replace("−", "-")}
+                    hint="Counter-clockwise; the Level and Plumb tools find it."
+                    keep={(t) => {
+                      const n = Number(t.replace(",", ".").replace("−", "-").replace("°", ""));
+                      if (!(Math.abs(n) <= 180)) return [`Read “${t}”; write degrees from -180 to 180.`];
+                      change("Turn the drawing", (d) => void (d.calibration!.tilt = n));
+                    }}
+                  />
+                  <p className="text-[15px] text-ink-2">
+                    {printNumber(25.4 / mmPerPixel(cal), 2)} pixels to a prototype inch.
+                  </p>
                 </div>
               ) : (
-                <p className="mt-1 text-[15px]">Not calibrated yet. <button className="link" onClick={() => choose("calibrate")}>Calibrate</button> by two points and a length you know.</p>
+                <p className="mt-1 text-[15px]">
+                  Not calibrated yet.{" "}
+                  <button className="link" onClick={() => choose("calibrate")}>
+                    Calibrate
+                  </button>{" "}
+                  by two points and a length you know.
+                </p>
               )}
             </section>
             <section>
               <h2 className="label">Measures</h2>
-              {drawing.measures.length === 0 && <p className="mt-1 text-[15px] text-ink-2">None yet: press Measure (M).</p>}
+              {drawing.measures.length === 0 && (
+                <p className="mt-1 text-[15px] text-ink-2">None yet: press Measure (M).</p>
+              )}
               <ul className="space-y-2">
                 {drawing.measures.map((m, i) => (
-                  <li key={m.id} className={`border-l-[3px] pl-2 ${m.id === picked ? "border-vermilion" : "border-hair"}`} onFocus={() => setPicked(m.id)} onPointerDown={() => setPicked(m.id)}>
-                    <TextField label={<span className="sr-only">Name of measure {i + 1}</span>} value={m.name} keep={(t) => void change("Name a measure", (d) => void (d.measures[i]!.name = t.slice(0, 80)))} />
-                    <p className="my-1 text-[15px]"><b>{value(m)}</b>{m.kind === "length" && cal ? ` · ${M(measureLength(cal, m.points[0]!, m.points[1]!) / scale.ratio, 2)} on the model` : ""}</p>
+                  <li
+                    key={m.id}
+                    className={`border-l-[3px] pl-2 ${m.id === picked ? "border-vermilion" : "border-hair"}`}
+                    onFocus={() => setPicked(m.id)}
+                    onPointerDown={() => setPicked(m.id)}
+                  >
+                    <TextField
+                      label={<span className="sr-only">Name of measure {i + 1}</span>}
+                      value={m.name}
+                      keep={(t) => void change("Name a measure", (d) => void (d.measures[i]!.name = t.slice(0, 80)))}
+                    />
+                    <p className="my-1 text-[15px]">
+                      <b>{value(m)}</b>
+                      {m.kind === "length" && cal
+                        ? ` · ${M(measureLength(cal, m.points[0]!, m.points[1]!) / scale.ratio, 2)} on the model`
+                        : ""}
+                    </p>
                     <div className="flex items-center gap-2">
                       <SendTo drawing={drawing} index={i} />
-                      <button className="link text-[15px]" onClick={() => change(`Remove ${m.name}`, (d) => void d.measures.splice(i, 1))}>Remove</button>
+                      <button
+                        className="link text-[15px]"
+                        onClick={() => change(`Remove ${m.name}`, (d) => void d.measures.splice(i, 1))}
+                      >
+                        Remove
+                      </button>
                     </div>
                   </li>
                 ))}
               </ul>
             </section>
           </div>
-          <div className="px-5 pb-3"><Next /></div>
+          <div className="px-5 pb-3">
+            <Next />
+          </div>
         </aside>
       </div>
       <div className="h-[52px] shrink-0 border-t border-hair bg-shade">
-        <Rule view={cal ? board : undefined} scale={scale} units={job.doc.brief.units} perModel={cal && board ? (board.k / mmPerPixel(cal)) * scale.ratio : 1} />
+        <Rule
+          view={cal ? board : undefined}
+          scale={scale}
+          units={job.doc.brief.units}
+          perModel={cal && board ? (board.k / mmPerPixel(cal)) * scale.ratio : 1}
+        />
       </div>
     </>
   );
-} // prettier-ignore
+}
 
-function CalibrateForm({ points, tilt, keep }: { points: readonly [Vec2, Vec2]; tilt: number; keep: (c: { from: [number, number]; to: [number, number]; length: number; tilt: number }) => readonly string[] }) {
+function CalibrateForm({
+  points,
+  tilt,
+  keep,
+}: {
+  points: readonly [Vec2, Vec2];
+  tilt: number;
+  keep: (c: { from: [number, number]; to: [number, number]; length: number; tilt: number }) => readonly string[];
+}) {
   const { doc } = useJob();
   const [a, b] = points;
   const [line, setLine] = useState<"level" | "plumb" | "neither">(() => {
@@ -256,18 +488,36 @@ function CalibrateForm({ points, tilt, keep }: { points: readonly [Vec2, Vec2]; 
       <fieldset className="text-[15px]">
         <legend>On the prototype this line is</legend>
         {(["level", "plumb", "neither"] as const).map((l) => (
-          <label key={l} className="mr-3 inline-flex items-center gap-1.5"><input type="radio" name="line" checked={line === l} onChange={() => setLine(l)} />{l}</label>
+          <label key={l} className="mr-3 inline-flex items-center gap-1.5">
+            <input type="radio" name="line" checked={line === l} onChange={() => setLine(l)} />
+            {l}
+          </label>
         ))}
       </fieldset>
-      <LengthField label="Length between the two points" world="prototype" mm={undefined} units={doc.brief.units} keep={(mm) => {
-        const c = { from: [a[0], a[1]] as [number, number], to: [b[0], b[1]] as [number, number], length: mm, tilt: line === "neither" ? tilt : tiltOf(a, b) };
-        if (!(mm > 0)) return ["The length has to be more than nothing."];
-        try { mmPerPixel(c); } catch (e) { return [(e as Error).message]; }
-        return keep(c);
-      }} />
+      <LengthField
+        label="Length between the two points"
+        world="prototype"
+        mm={undefined}
+        units={doc.brief.units}
+        keep={(mm) => {
+          const c = {
+            from: [a[0], a[1]] as [number, number],
+            to: [b[0], b[1]] as [number, number],
+            length: mm,
+            tilt: line === "neither" ? tilt : tiltOf(a, b),
+          };
+          if (!(mm > 0)) return ["The length has to be more than nothing."];
+          try {
+            mmPerPixel(c);
+          } catch (e) {
+            return [(e as Error).message];
+          }
+          return keep(c);
+        }}
+      />
     </div>
   );
-} // prettier-ignore
+}
 
 /** Sends a measure into a parameter of a structure. */
 function SendTo({ drawing, index }: { drawing: DrawingDoc; index: number }) {
@@ -277,12 +527,21 @@ function SendTo({ drawing, index }: { drawing: DrawingDoc; index: number }) {
   const options = job.doc.structures.flatMap((s) => {
     const kind = kindOf(s.kind);
     const params = chosenVariant(s).params;
-    return pathsOf(kind.spec).filter((p) => kind.shown(params, p)).flatMap((p) => {
-      const spec = paramAt(kind.spec, p)!;
-      return (m.kind === "length" && spec.type === "length") || (m.kind === "angle" && spec.type === "batter") ? [{ value: `${s.id}:${p}`, label: spec.label }] : [];
-    });
+    return pathsOf(kind.spec)
+      .filter((p) => kind.shown(params, p))
+      .flatMap((p) => {
+        const spec = paramAt(kind.spec, p)!;
+        return (m.kind === "length" && spec.type === "length") || (m.kind === "angle" && spec.type === "batter")
+          ? [{ value: `${s.id}:${p}`, label: spec.label }]
+          : [];
+      });
   });
-  if (options.length === 0 || (m.kind === "length" && !cal)) return <span className="flex-1 text-[14px] text-ink-2">{cal ? "Frame a structure to use it." : "Calibrate to use it."}</span>;
+  if (options.length === 0 || (m.kind === "length" && !cal))
+    return (
+      <span className="flex-1 text-[14px] text-ink-2">
+        {cal ? "Frame a structure to use it." : "Calibrate to use it."}
+      </span>
+    );
   const send = (to: string): void => {
     const [structure, path] = to.split(":") as [string, string];
     let v: number;
@@ -301,22 +560,65 @@ function SendTo({ drawing, index }: { drawing: DrawingDoc; index: number }) {
     else toast(`${m.name} is now the ${options.find((o) => o.value === to)!.label.toLowerCase()}.`);
   };
   return (
-    <select className="field min-w-0 flex-1 !text-[15px]" aria-label={`Send ${m.name} to`} value={m.usedFor && options.some((o) => o.value === m.usedFor) ? m.usedFor : ""} onChange={(e) => e.target.value && send(e.target.value)}>
+    <select
+      className="field min-w-0 flex-1 !text-[15px]"
+      aria-label={`Send ${m.name} to`}
+      value={m.usedFor && options.some((o) => o.value === m.usedFor) ? m.usedFor : ""}
+      onChange={(e) => e.target.value && send(e.target.value)}
+    >
       <option value="">Send to …</option>
-      {options.map((o) => <option key={o.value} value={o.value}>{m.usedFor === o.value ? "Sent to: " : ""}{o.label}</option>)}
+      {options.map((o) => (
+        <option key={o.value} value={o.value}>
+          {m.usedFor === o.value ? "Sent to: " : ""}
+          {o.label}
+        </option>
+      ))}
     </select>
   );
-} // prettier-ignore
+}
 const pathsOf = (spec: Spec): string[] =>
   Object.entries(spec).flatMap(([k, p]) => (p.type === "list" ? p.labels.map((_, i) => `${k}.${i}`) : [k]));
 
-function Line({ a, b, view, text, colour, dashed }: { a: Vec2; b: Vec2; view: BoardView; text: string; colour: string; dashed?: boolean }) {
+function Line({
+  a,
+  b,
+  view,
+  text,
+  colour,
+  dashed,
+}: {
+  a: Vec2;
+  b: Vec2;
+  view: BoardView;
+  text: string;
+  colour: string;
+  dashed?: boolean;
+}) {
   const [x1, y1, x2, y2] = [view.X(a[0]), view.Y(a[1]), view.X(b[0]), view.Y(b[1])];
   return (
     <g style={{ pointerEvents: "none" }} stroke={colour}>
       <line x1={x1} y1={y1} x2={x2} y2={y2} strokeWidth={1.8} strokeDasharray={dashed ? "7 4" : undefined} />
-      {[[x1, y1], [x2, y2]].map(([x, y], i) => <path key={i} d={`M${x! - 7} ${y}h14M${x} ${y! - 7}v14`} strokeWidth={1.4} fill="none" />)}
-      {text && <text x={(x1 + x2) / 2} y={(y1 + y2) / 2 + (dashed ? 20 : -8)} textAnchor="middle" fontSize={15} fontWeight={600} fill={colour} stroke="var(--film)" strokeWidth={5} paintOrder="stroke">{text}</text>}
+      {[
+        [x1, y1],
+        [x2, y2],
+      ].map(([x, y], i) => (
+        <path key={i} d={`M${x! - 7} ${y}h14M${x} ${y! - 7}v14`} strokeWidth={1.4} fill="none" />
+      ))}
+      {text && (
+        <text
+          x={(x1 + x2) / 2}
+          y={(y1 + y2) / 2 + (dashed ? 20 : -8)}
+          textAnchor="middle"
+          fontSize={15}
+          fontWeight={600}
+          fill={colour}
+          stroke="var(--film)"
+          strokeWidth={5}
+          paintOrder="stroke"
+        >
+          {text}
+        </text>
+      )}
     </g>
   );
-} // prettier-ignore
+}

@@ -3,32 +3,65 @@ import type { BoardView } from "~/board/Board";
 import { useJob } from "~/job/JobContext";
 
 /** Piece marks in circles on the sticks; those of braces stand off the middle, where they would cross. */
-export function Marks({ shown, hidden, view }: { shown: readonly Shown[]; hidden: ReadonlySet<string>; view: BoardView }) {
+export function Marks({
+  shown,
+  hidden,
+  view,
+}: {
+  shown: readonly Shown[];
+  hidden: ReadonlySet<string>;
+  view: BoardView;
+}) {
   const { design, selected } = useJob();
   const mark = new Map(design.pieces.flatMap((p) => p.sticks.map((s) => [s, p.mark] as const)));
   const seen: (readonly [number, number])[] = [];
   return (
     <g>
-      {shown.filter((s) => !hidden.has(s.id)).map((s) => {
-        const text = mark.get(s.id) ?? "";
-        const length = Math.hypot(s.along[0], s.along[1]);
-        const half = Math.max(...s.outlines.flat().map((p) => Math.abs((p[0] - s.centre[0]) * s.along[0] + (p[1] - s.centre[1]) * s.along[1])));
-        const aside = /brace/.test(s.role) ? -0.55 : 0;
-        const [x, y] = [view.X(s.centre[0] + aside * half * s.along[0]), view.Y(s.centre[1] + aside * half * s.along[1])];
-        // end on, or crowded: one mark is enough
-        if (length < 0.05 || seen.some((q) => Math.hypot(q[0] - x, q[1] - y) < 22)) return null;
-        seen.push([x, y]);
-        const on = s.id === selected;
-        const wide = 12 + 3.2 * Math.max(0, text.length - 2);
-        return (
-          <g key={s.id} data-stick={s.id} style={{ cursor: "pointer" }}>
-            <ellipse cx={x} cy={y} rx={wide} ry={12} fill={on ? "var(--vermilion)" : "var(--film)"} stroke={on ? "var(--vermilion)" : "var(--ink)"} strokeWidth={1} />
-            <text x={x} y={y + 4.6} textAnchor="middle" fontSize={14} fontWeight={600} fontFamily="var(--font-label)" fill={on ? "var(--film)" : "var(--ink)"}>
-              {text}
-            </text>
-          </g>
-        );
-      })}
+      {shown
+        .filter((s) => !hidden.has(s.id))
+        .map((s) => {
+          const text = mark.get(s.id) ?? "";
+          const length = Math.hypot(s.along[0], s.along[1]);
+          const half = Math.max(
+            ...s.outlines
+              .flat()
+              .map((p) => Math.abs((p[0] - s.centre[0]) * s.along[0] + (p[1] - s.centre[1]) * s.along[1])),
+          );
+          const aside = /brace/.test(s.role) ? -0.55 : 0;
+          const [x, y] = [
+            view.X(s.centre[0] + aside * half * s.along[0]),
+            view.Y(s.centre[1] + aside * half * s.along[1]),
+          ];
+          // end on, or crowded: one mark is enough
+          if (length < 0.05 || seen.some((q) => Math.hypot(q[0] - x, q[1] - y) < 22)) return null;
+          seen.push([x, y]);
+          const on = s.id === selected;
+          const wide = 12 + 3.2 * Math.max(0, text.length - 2);
+          return (
+            <g key={s.id} data-stick={s.id} style={{ cursor: "pointer" }}>
+              <ellipse
+                cx={x}
+                cy={y}
+                rx={wide}
+                ry={12}
+                fill={on ? "var(--vermilion)" : "var(--film)"}
+                stroke={on ? "var(--vermilion)" : "var(--ink)"}
+                strokeWidth={1}
+              />
+              <text
+                x={x}
+                y={y + 4.6}
+                textAnchor="middle"
+                fontSize={14}
+                fontWeight={600}
+                fontFamily="var(--font-label)"
+                fill={on ? "var(--film)" : "var(--ink)"}
+              >
+                {text}
+              </text>
+            </g>
+          );
+        })}
     </g>
   );
-} // prettier-ignore
+}

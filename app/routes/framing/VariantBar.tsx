@@ -5,10 +5,19 @@ import { KINDS } from "core/structures";
 import { chosenVariant, useJob } from "~/job/JobContext";
 
 /** Which structure and which of its variants is on the board, and how to add, rename or drop one. */
-export function VariantBar({ structure: s, which, setWhich }: { structure: StructureDoc; which: number; setWhich: (n: number) => void }) {
+export function VariantBar({
+  structure: s,
+  which,
+  setWhich,
+}: {
+  structure: StructureDoc;
+  which: number;
+  setWhich: (n: number) => void;
+}) {
   const job = useJob();
   const v = chosenVariant(s);
-  const change = (label: string, f: (x: StructureDoc) => void): void => void job.edit(label, (d) => f(d.structures.find((x) => x.id === s.id)! as StructureDoc));
+  const change = (label: string, f: (x: StructureDoc) => void): void =>
+    void job.edit(label, (d) => f(d.structures.find((x) => x.id === s.id)! as StructureDoc));
   const rename = (): void => {
     const name = window.prompt("Name of the structure", s.name)?.trim();
     if (name) change("Rename the structure", (x) => void (x.name = name.slice(0, 120)));
@@ -16,11 +25,19 @@ export function VariantBar({ structure: s, which, setWhich }: { structure: Struc
   const copy = (): void =>
     change("Add a variant", (x) => {
       const id = `v${crypto.randomUUID().slice(0, 6)}`;
-      x.variants.push({ ...structuredClone(JSON.parse(JSON.stringify(v))), id, name: `Variant ${x.variants.length + 1}`, reason: "" });
+      x.variants.push({
+        ...structuredClone(JSON.parse(JSON.stringify(v))),
+        id,
+        name: `Variant ${x.variants.length + 1}`,
+        reason: "",
+      });
       x.chosen = id;
     });
   const add = (kind: string, name: string): void => {
-    job.edit(`Frame a ${name.toLowerCase()}`, (d) => void d.structures.push(newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name)));
+    job.edit(
+      `Frame a ${name.toLowerCase()}`,
+      (d) => void d.structures.push(newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name)),
+    );
     setWhich(job.doc.structures.length);
   };
   const drop = (): void => {
@@ -46,24 +63,56 @@ export function VariantBar({ structure: s, which, setWhich }: { structure: Struc
                 </button>
               </MenuItem>
             ))}
-          <MenuItem><button className={item} onClick={copy}>Copy as a variant</button></MenuItem>
+          <MenuItem>
+            <button className={item} onClick={copy}>
+              Copy as a variant
+            </button>
+          </MenuItem>
           {s.variants.length > 1 && (
             <MenuItem>
-              <button className={item} onClick={() => change(`Remove ${v.name}`, (y) => { y.variants = y.variants.filter((x) => x.id !== v.id); y.chosen = y.variants[0]!.id; })}>
+              <button
+                className={item}
+                onClick={() =>
+                  change(`Remove ${v.name}`, (y) => {
+                    y.variants = y.variants.filter((x) => x.id !== v.id);
+                    y.chosen = y.variants[0]!.id;
+                  })
+                }
+              >
                 Remove this variant
               </button>
             </MenuItem>
           )}
-          <MenuItem><button className={item} onClick={rename}>Rename the structure</button></MenuItem>
-          {job.doc.structures.length > 1 && job.doc.structures.map((x, i) => i !== which && (
-            <MenuItem key={x.id}><button className={item} onClick={() => setWhich(i)}>Show {x.name}</button></MenuItem>
-          ))}
+          <MenuItem>
+            <button className={item} onClick={rename}>
+              Rename the structure
+            </button>
+          </MenuItem>
+          {job.doc.structures.length > 1 &&
+            job.doc.structures.map(
+              (x, i) =>
+                i !== which && (
+                  <MenuItem key={x.id}>
+                    <button className={item} onClick={() => setWhich(i)}>
+                      Show {x.name}
+                    </button>
+                  </MenuItem>
+                ),
+            )}
           {KINDS.map((k) => (
-            <MenuItem key={k.id}><button className={item} onClick={() => add(k.id, k.name)}>Frame another {k.name.toLowerCase()}</button></MenuItem>
+            <MenuItem key={k.id}>
+              <button className={item} onClick={() => add(k.id, k.name)}>
+                Frame another {k.name.toLowerCase()}
+              </button>
+            </MenuItem>
           ))}
-          <MenuItem><button className={`${item} text-fault`} onClick={drop}>Remove this structure</button></MenuItem>
+          <MenuItem>
+            <button className={`${item} text-fault`} onClick={drop}>
+              Remove this structure
+            </button>
+          </MenuItem>
         </MenuItems>
       </Menu>
     </div>
   );
-} // prettier-ignore
+}

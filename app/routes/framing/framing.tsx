@@ -70,8 +70,11 @@ export default function Framing() {
   const count = job.design.pieces.filter((p) => p.sticks.some((x) => x.startsWith(`${s.id}/`)));
   const selected = job.design.pieces.find((p) => p.sticks.includes(job.selected ?? ""));
   const line: [string, string] = selected
-    ? [`${P(selected.shape.overall / unit)} ${selected.role} ${selected.mark}, tip to tip`, `${M(selected.shape.overall, 2)} · ${otherModel(selected.shape.overall)} on the model`]
-    : [`${P(height)} top of cap to foot of sill`, `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`]; // prettier-ignore
+    ? [
+        `${P(selected.shape.overall / unit)} ${selected.role} ${selected.mark}, tip to tip`,
+        `${M(selected.shape.overall, 2)} · ${otherModel(selected.shape.overall)} on the model`,
+      ]
+    : [`${P(height)} top of cap to foot of sill`, `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`];
   function otherModel(mm: number): string {
     const u = job.doc.brief.units.model;
     return u === "mm" ? printModel(model(mm), "64ths") : printMm(model(mm), 2);
@@ -265,17 +268,34 @@ export default function Framing() {
 }
 
 /** How the drawing lies under the frame: its opacity, and moving it until the lines agree. */
-function UnderControls({ drawing, name, opacity, anchor, calibration }: { drawing: string; name: string; opacity: number; anchor: readonly [number, number]; calibration: Calibration }) {
+function UnderControls({
+  drawing,
+  name,
+  opacity,
+  anchor,
+  calibration,
+}: {
+  drawing: string;
+  name: string;
+  opacity: number;
+  anchor: readonly [number, number];
+  calibration: Calibration;
+}) {
   const job = useJob();
   const [live, setLive] = useState<number>();
-  const under = (change: (u: { opacity: number; anchor: [number, number] }) => void) => (d: Parameters<Parameters<typeof job.edit>[1]>[0]) => {
-    const x = d.drawings.find((q) => q.id === drawing);
-    if (x?.under) change(x.under);
-  };
+  const under =
+    (change: (u: { opacity: number; anchor: [number, number] }) => void) =>
+    (d: Parameters<Parameters<typeof job.edit>[1]>[0]) => {
+      const x = d.drawings.find((q) => q.id === drawing);
+      if (x?.under) change(x.under);
+    };
   const nudge = (x: number, y: number): void => {
     // the picture moves, so the point of it that stands on the origin moves the other way: by an inch of the prototype
     const at = toPixel(calibration, anchor, [-x * 25.4, -y * 25.4]);
-    job.edit(`Move ${name}`, under((u) => void (u.anchor = [at[0], at[1]])));
+    job.edit(
+      `Move ${name}`,
+      under((u) => void (u.anchor = [at[0], at[1]])),
+    );
   };
   return (
     <div className="flex items-center gap-2 bg-film/85 px-1.5 text-[15px]">
@@ -285,23 +305,54 @@ function UnderControls({ drawing, name, opacity, anchor, calibration }: { drawin
           <span className="max-[1180px]:sr-only"> under the frame</span>
         </span>
         <input
-          type="range" min={0} max={1} step={0.05} value={live ?? opacity} className="w-[92px] accent-[var(--ink)]"
+          type="range"
+          min={0}
+          max={1}
+          step={0.05}
+          value={live ?? opacity}
+          className="w-[92px] accent-[var(--ink)]"
           onChange={(e) => {
             const v = Number(e.target.value);
             setLive(v);
             job.preview(under((u) => void (u.opacity = v)));
           }}
-          onPointerUp={() => { if (live !== undefined) job.edit("Opacity of the drawing", under((u) => void (u.opacity = live))); setLive(undefined); }}
-          onKeyUp={() => { if (live !== undefined) job.edit("Opacity of the drawing", under((u) => void (u.opacity = live))); setLive(undefined); }}
+          onPointerUp={() => {
+            if (live !== undefined)
+              job.edit(
+                "Opacity of the drawing",
+                under((u) => void (u.opacity = live)),
+              );
+            setLive(undefined);
+          }}
+          onKeyUp={() => {
+            if (live !== undefined)
+              job.edit(
+                "Opacity of the drawing",
+                under((u) => void (u.opacity = live)),
+              );
+            setLive(undefined);
+          }}
         />
       </label>
       <span role="group" aria-label={`Move ${name} by an inch`} className="flex">
-        {([["←", -1, 0, "left"], ["→", 1, 0, "right"], ["↑", 0, 1, "up"], ["↓", 0, -1, "down"]] as const).map(([t, x, y, w]) => (
-          <button key={w} className="grid size-6 place-items-center border border-hair hover:bg-shade" aria-label={`Move ${name} ${w}`} onClick={() => nudge(x, y)}>
+        {(
+          [
+            ["←", -1, 0, "left"],
+            ["→", 1, 0, "right"],
+            ["↑", 0, 1, "up"],
+            ["↓", 0, -1, "down"],
+          ] as const
+        ).map(([t, x, y, w]) => (
+          <button
+            key={w}
+            className="grid size-6 place-items-center border border-hair hover:bg-shade"
+            aria-label={`Move ${name} ${w}`}
+            onClick={() => nudge(x, y)}
+          >
             {t}
           </button>
         ))}
       </span>
     </div>
   );
-} // prettier-ignore
+}

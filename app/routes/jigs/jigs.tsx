@@ -23,7 +23,9 @@ export default function Jigs() {
     return (
       <div className="max-w-2xl p-10">
         <h2 className="head text-[27px]">No jig yet</h2>
-        <p className="my-3">Frame a structure and its full-size template is here, ready to print. The demo job “Gulch trestle” has one.</p>
+        <p className="my-3">
+          Frame a structure and its full-size template is here, ready to print. The demo job “Gulch trestle” has one.
+        </p>
         <Next />
       </div>
     );
@@ -40,20 +42,51 @@ export default function Jigs() {
         <div className="flex flex-wrap items-end gap-3 px-7 pt-3">
           {sheets.length > 1 && (
             <div className="w-60">
-              <SelectField label="Sheet" value={String(which)} options={sheets.map((s, i) => ({ value: String(i), label: s.words.title }))} keep={(v) => { setWhich(Number(v)); setPage(0); }} />
+              <SelectField
+                label="Sheet"
+                value={String(which)}
+                options={sheets.map((s, i) => ({ value: String(i), label: s.words.title }))}
+                keep={(v) => {
+                  setWhich(Number(v));
+                  setPage(0);
+                }}
+              />
             </div>
           )}
           <div className="w-32">
-            <SelectField label="Paper" value={paper} options={(Object.keys(PAPERS) as PaperId[]).map((p) => ({ value: p, label: p }))} keep={(p) => { setPaper(p); setPage(0); }} />
+            <SelectField
+              label="Paper"
+              value={paper}
+              options={(Object.keys(PAPERS) as PaperId[]).map((p) => ({ value: p, label: p }))}
+              keep={(p) => {
+                setPaper(p);
+                setPage(0);
+              }}
+            />
           </div>
-          <button className="act" onClick={() => void print()}>Print jigs (PDF)</button>
-          <a className="btn" href={`/jobs/${job.id}/sheets/${sheet.fileName}.svg?date=${today}`} download>SVG</a>
-          <a className="btn" href={`/jobs/${job.id}/sheets/${sheet.fileName}.dxf?date=${today}`} download>DXF</a>
+          <button className="act" onClick={() => void print()}>
+            Print jigs (PDF)
+          </button>
+          <a className="btn" href={`/jobs/${job.id}/sheets/${sheet.fileName}.svg?date=${today}`} download>
+            SVG
+          </a>
+          <a className="btn" href={`/jobs/${job.id}/sheets/${sheet.fileName}.dxf?date=${today}`} download>
+            DXF
+          </a>
           {plan.pages.length > 1 && (
             <span className="ml-auto flex items-center gap-2">
-              <button className="btn" aria-label="Page before" disabled={page === 0} onClick={() => setPage(page - 1)}>‹</button>
+              <button className="btn" aria-label="Page before" disabled={page === 0} onClick={() => setPage(page - 1)}>
+                ‹
+              </button>
               Page {Math.min(page, plan.pages.length - 1) + 1} of {plan.pages.length}
-              <button className="btn" aria-label="Next page" disabled={page >= plan.pages.length - 1} onClick={() => setPage(page + 1)}>›</button>
+              <button
+                className="btn"
+                aria-label="Next page"
+                disabled={page >= plan.pages.length - 1}
+                onClick={() => setPage(page + 1)}
+              >
+                ›
+              </button>
             </span>
           )}
         </div>
@@ -69,27 +102,38 @@ export default function Jigs() {
               <li>Print at 100 %, “actual size”, never “fit to page”.</li>
               <li>Measure the 150 mm or 6 in bar on the page, along both edges.</li>
               <li>More than one page: cut along the frame on two sides and lay the crosses on each other.</li>
-              <li>Film or wax paper over it; a strip along each fence line; cap first, then the horizontals, then the posts one by one. Braces go on when the bent is lifted off.</li>
+              <li>
+                Film or wax paper over it; a strip along each fence line; cap first, then the horizontals, then the
+                posts one by one. Braces go on when the bent is lifted off.
+              </li>
             </ol>
           </section>
           <section>
             <h2 className="label">Prints</h2>
-            {prints.length === 0 && <p className="text-ink-2">Not printed yet. This design is issue {shortHash(hash)}.</p>}
+            {prints.length === 0 && (
+              <p className="text-ink-2">Not printed yet. This design is issue {shortHash(hash)}.</p>
+            )}
             <ul>
               {prints.map((i) => (
                 <li key={i.id} className="row py-1.5">
                   <b className="head">{shortHash(i.hash)}</b> {i.at.slice(0, 10)} {clockOf(new Date(i.at))}{" "}
-                  {i.hash === hash ? <b className="text-verdigris">✓ as the design is</b> : <b className="text-ochre">stale: the design has changed</b>}
+                  {i.hash === hash ? (
+                    <b className="text-verdigris">✓ as the design is</b>
+                  ) : (
+                    <b className="text-ochre">stale: the design has changed</b>
+                  )}
                 </li>
               ))}
             </ul>
           </section>
         </div>
-        <div className="px-5 pb-3"><Next /></div>
+        <div className="px-5 pb-3">
+          <Next />
+        </div>
       </aside>
     </div>
   );
-} // prettier-ignore
+}
 
 /** One page as it will come out of the printer. */
 function PageView({ plan, page, label }: { plan: PagePlan; page: Page; label: string }) {

@@ -3,7 +3,13 @@ import type { Route } from "./+types/file";
 
 /** A name as files may have it. */
 export const fileName = (name: string, ending: string): string =>
-  `${name.toLowerCase().normalize("NFKD").replace(/[^a-z0-9]+/g, "-").replace(/^-|-$/g, "") || "job"}.${ending}`; // prettier-ignore
+  `${
+    name
+      .toLowerCase()
+      .normalize("NFKD")
+      .replace(/[^a-z0-9]+/g, "-")
+      .replace(/^-|-$/g, "") || "job"
+  }.${ending}`;
 
 export function loader({ params }: Route.LoaderArgs) {
   const file = exportJob(params.job);

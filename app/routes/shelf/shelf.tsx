@@ -100,10 +100,18 @@ export default function Shelf({ loaderData, actionData }: Route.ComponentProps) 
     if (deleted?.job)
       toast(`“${deleted.name}” was taken off the shelf.`, {
         duration: 15000,
-        action: { label: "Undo", onClick: () => void submit({ do: "restore", job: deleted.job! }, { method: "post", action: "/?index" }) },
+        action: {
+          label: "Undo",
+          onClick: () => void submit({ do: "restore", job: deleted.job! }, { method: "post", action: "/?index" }),
+        },
       });
   }, [deleted, submit]);
-  const sentence = importing.data && "sentence" in importing.data ? importing.data.sentence : actionData && "sentence" in actionData ? actionData.sentence : undefined; // prettier-ignore
+  const sentence =
+    importing.data && "sentence" in importing.data
+      ? importing.data.sentence
+      : actionData && "sentence" in actionData
+        ? actionData.sentence
+        : undefined;
   return (
     <div className="flex h-screen overflow-hidden">
       <StageLine />
@@ -117,8 +125,25 @@ export default function Shelf({ loaderData, actionData }: Route.ComponentProps) 
           </Form>
           <importing.Form method="post" encType="multipart/form-data">
             <input type="hidden" name="do" value="import" />
-            <input ref={file} type="file" name="file" accept=".json,application/json" className="sr-only" tabIndex={-1} aria-label="Job file" onChange={(e) => { if (e.target.value) importing.submit(e.target.form); e.target.value = ""; }} />
-            <button type="button" className="btn" disabled={importing.state !== "idle"} onClick={() => file.current?.click()}>
+            <input
+              ref={file}
+              type="file"
+              name="file"
+              accept=".json,application/json"
+              className="sr-only"
+              tabIndex={-1}
+              aria-label="Job file"
+              onChange={(e) => {
+                if (e.target.value) importing.submit(e.target.form);
+                e.target.value = "";
+              }}
+            />
+            <button
+              type="button"
+              className="btn"
+              disabled={importing.state !== "idle"}
+              onClick={() => file.current?.click()}
+            >
               {importing.state === "idle" ? "Import a job file" : "Importing …"}
             </button>
           </importing.Form>
@@ -133,14 +158,17 @@ export default function Shelf({ loaderData, actionData }: Route.ComponentProps) 
             <Card key={j.id} job={j} act={(data) => void acting.submit(data, { method: "post", action: "/?index" })} />
           ))}
         </ul>
-        {loaderData.jobs.length === 0 && <p className="text-lg">The shelf is empty. Name a new job above, or import a job file.</p>}
+        {loaderData.jobs.length === 0 && (
+          <p className="text-lg">The shelf is empty. Name a new job above, or import a job file.</p>
+        )}
         <p className="mt-10 max-w-3xl border-t border-hair pt-3 text-[15px] text-ink-2">
-          Cardo is for models. A real building or bridge follows local codes and a licensed engineer. Sharp blades: cut away from the hand, several light passes; wear eye protection at saws and when sticks snap.
+          Cardo is for models. A real building or bridge follows local codes and a licensed engineer. Sharp blades: cut
+          away from the hand, several light passes; wear eye protection at saws and when sticks snap.
         </p>
       </main>
     </div>
   );
-} // prettier-ignore
+}
 
 type JobCard = Route.ComponentProps["loaderData"]["jobs"][number];
 
@@ -153,7 +181,11 @@ function Card({ job, act: ask }: { job: JobCard; act: (data: Record<string, stri
   const item = "block w-full px-3 py-1.5 text-left text-[16px] data-focus:bg-shade";
   return (
     <li className="border border-hair">
-      <Link to={`/jobs/${job.id}`} aria-label={`Open ${job.name}`} className="block h-[190px] bg-shade p-3 hover:bg-film">
+      <Link
+        to={`/jobs/${job.id}`}
+        aria-label={`Open ${job.name}`}
+        className="block h-[190px] bg-shade p-3 hover:bg-film"
+      >
         <Thumb outlines={job.outlines} />
       </Link>
       <div className="flex items-start gap-2 border-t border-hair px-3 py-2">
@@ -176,16 +208,32 @@ function Card({ job, act: ask }: { job: JobCard; act: (data: Record<string, stri
             <EllipsisHorizontalIcon className="size-6" />
           </MenuButton>
           <MenuItems anchor="bottom end" className="z-40 w-52 border border-edge bg-film py-1 focus:outline-none">
-            <MenuItem><button className={item} onClick={rename}>Rename</button></MenuItem>
-            <MenuItem><button className={item} onClick={() => act("duplicate")}>Duplicate</button></MenuItem>
-            <MenuItem><a className={item} href={`/jobs/${job.id}/file`} download>Export the job file</a></MenuItem>
-            <MenuItem><button className={`${item} text-fault`} onClick={() => act("delete", { name: job.name })}>Delete</button></MenuItem>
+            <MenuItem>
+              <button className={item} onClick={rename}>
+                Rename
+              </button>
+            </MenuItem>
+            <MenuItem>
+              <button className={item} onClick={() => act("duplicate")}>
+                Duplicate
+              </button>
+            </MenuItem>
+            <MenuItem>
+              <a className={item} href={`/jobs/${job.id}/file`} download>
+                Export the job file
+              </a>
+            </MenuItem>
+            <MenuItem>
+              <button className={`${item} text-fault`} onClick={() => act("delete", { name: job.name })}>
+                Delete
+              </button>
+            </MenuItem>
           </MenuItems>
         </Menu>
       </div>
     </li>
   );
-} // prettier-ignore
+}
 
 /** The structure's own drawing, small. */
 function Thumb({ outlines }: { outlines: number[][][] }) {
@@ -196,8 +244,16 @@ function Thumb({ outlines }: { outlines: number[][][] }) {
   return (
     <svg viewBox={`${x0} ${-y1} ${x1 - x0} ${y1 - y0}`} className="h-full w-full overflow-visible" aria-hidden>
       {outlines.map((o, i) => (
-        <polygon key={i} points={o.map((p) => `${p[0]},${-p[1]!}`).join(" ")} fill="var(--timber)" stroke="var(--ink)" strokeWidth={1} vectorEffect="non-scaling-stroke" strokeLinejoin="round" />
+        <polygon
+          key={i}
+          points={o.map((p) => `${p[0]},${-p[1]!}`).join(" ")}
+          fill="var(--timber)"
+          stroke="var(--ink)"
+          strokeWidth={1}
+          vectorEffect="non-scaling-stroke"
+          strokeLinejoin="round"
+        />
       ))}
     </svg>
   );
-} // prettier-ignore
+}

@@ -34,18 +34,34 @@ export default function Stock() {
             <div className="flex flex-wrap gap-x-4">
               {SERIES.filter((s) => s.id !== "round").map((s) => (
                 <label key={s.id} className="flex min-h-[28px] items-center gap-1.5 text-[15px]">
-                  <input type="checkbox" className="accent-[var(--vermilion)]" checked={doc.stock.series.includes(s.id)} disabled={doc.stock.series.length === 1 && doc.stock.series[0] === s.id} onChange={() => toggleSeries(s.id)} />
+                  <input
+                    type="checkbox"
+                    className="accent-[var(--vermilion)]"
+                    checked={doc.stock.series.includes(s.id)}
+                    disabled={doc.stock.series.length === 1 && doc.stock.series[0] === s.id}
+                    onChange={() => toggleSeries(s.id)}
+                  />
                   {s.name}
                 </label>
               ))}
             </div>
           </fieldset>
           <div className="w-72">
-            <SelectField label="Timbers of the prototype are" value={doc.stock.milling} options={[{ value: "full-sawn", label: "full sawn: the name is the size" }, { value: "dressed", label: "dressed: DOC PS 20" }]} keep={(v) => void job.edit("Milling", (d) => void (d.stock.milling = v))} />
+            <SelectField
+              label="Timbers of the prototype are"
+              value={doc.stock.milling}
+              options={[
+                { value: "full-sawn", label: "full sawn: the name is the size" },
+                { value: "dressed", label: "dressed: DOC PS 20" },
+              ]}
+              keep={(v) => void job.edit("Milling", (d) => void (d.stock.milling = v))}
+            />
           </div>
         </div>
         {sizes.length === 0 ? (
-          <p className="text-lg">No section is asked for yet. Frame a structure first; the demo job “Gulch trestle” shows how this looks.</p>
+          <p className="text-lg">
+            No section is asked for yet. Frame a structure first; the demo job “Gulch trestle” shows how this looks.
+          </p>
         ) : (
           <table className="list text-[15px]">
             <thead>
@@ -63,23 +79,47 @@ export default function Stock() {
               {[...design.stock].map(([name, m]) => {
                 const w = wantedSection(parseNominal(name)!, doc.stock.milling, design.scale);
                 const e = m.error;
-                const cell = (t: string, u: string) => <td className="num">{t}<br />{u}</td>; // prettier-ignore
+                const cell = (t: string, u: string) => (
+                  <td className="num">
+                    {t}
+                    <br />
+                    {u}
+                  </td>
+                );
                 return (
-                  <tr key={name} aria-selected={name === picked} onClick={() => setSearch({ size: name }, { replace: true })} className="cursor-pointer">
+                  <tr
+                    key={name}
+                    aria-selected={name === picked}
+                    onClick={() => setSearch({ size: name }, { replace: true })}
+                    className="cursor-pointer"
+                  >
                     <td>
-                      <button className="head text-[18px]" aria-label={`Section ${name}: show what would do`}>{name}</button>
+                      <button className="head text-[18px]" aria-label={`Section ${name}: show what would do`}>
+                        {name}
+                      </button>
                     </td>
-                    <td className="num">{M(w.thickness, 2)}<br />× {M(w.width, 2)}</td>
+                    <td className="num">
+                      {M(w.thickness, 2)}
+                      <br />× {M(w.width, 2)}
+                    </td>
                     <td>
                       {m.plies === 2 ? "Two plies of " : ""}
                       {m.item.name}
                       <br />
                       <span className="text-ink-2">{doc.stock.choices[name] ? "chosen" : "nearest"}</span>
                     </td>
-                    <td className="num">{M(m.section.thickness, 2)}<br />× {M(m.section.width, 2)}</td>
+                    <td className="num">
+                      {M(m.section.thickness, 2)}
+                      <br />× {M(m.section.width, 2)}
+                    </td>
                     {cell(`${signed(e.thickness.model, 2)} mm`, `${signed(e.width.model, 2)} mm`)}
-                    {cell(`${e.thickness.prototype > 0 ? "+" : ""}${P(e.thickness.prototype)}`, `${e.width.prototype > 0 ? "+" : ""}${P(e.width.prototype)}`)}
-                    <td className={`num font-semibold ${e.worstPercent >= 12 ? "text-ochre" : e.worstPercent < 0.5 ? "text-verdigris" : ""}`}>
+                    {cell(
+                      `${e.thickness.prototype > 0 ? "+" : ""}${P(e.thickness.prototype)}`,
+                      `${e.width.prototype > 0 ? "+" : ""}${P(e.width.prototype)}`,
+                    )}
+                    <td
+                      className={`num font-semibold ${e.worstPercent >= 12 ? "text-ochre" : e.worstPercent < 0.5 ? "text-verdigris" : ""}`}
+                    >
                       {signed(e.thickness.percent, 1)} %<br />
                       {signed(e.width.percent, 1)} %
                     </td>
@@ -89,19 +129,26 @@ export default function Stock() {
             </tbody>
           </table>
         )}
-        <p className="mt-3 text-[15px] text-ink-2">Upper line thickness, lower line width. The frame stands at the real sizes: outline levels and post lines stay, the lengths between give.</p>
+        <p className="mt-3 text-[15px] text-ink-2">
+          Upper line thickness, lower line width. The frame stands at the real sizes: outline levels and post lines
+          stay, the lengths between give.
+        </p>
         {picked && <Lengths item={design.stock.get(picked)!.item} />}
       </div>
       <aside aria-label="What would do" className="flex w-[356px] shrink-0 flex-col border-l border-hair">
         <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3">
           {picked && <Alternatives name={picked} />}
-          <Findings only={(f) => f.key.startsWith("stock:") || f.key.startsWith("long:") || f.key.startsWith("bears:")} />
+          <Findings
+            only={(f) => f.key.startsWith("stock:") || f.key.startsWith("long:") || f.key.startsWith("bears:")}
+          />
         </div>
-        <div className="px-5 pb-3"><Next /></div>
+        <div className="px-5 pb-3">
+          <Next />
+        </div>
       </aside>
     </div>
   );
-} // prettier-ignore
+}
 
 /** Stock ranked for one section: press one to choose it. */
 function Alternatives({ name }: { name: string }) {
@@ -113,28 +160,50 @@ function Alternatives({ name }: { name: string }) {
   const wanted = wantedSection(parseNominal(name)!, doc.stock.milling, design.scale);
   const now = design.stock.get(name)!;
   const list = useMemo(
-    () => matches(wanted, all ? SERIES.map((s) => s.id) : doc.stock.series, design.scale).filter((m) => !laminated || m.plies === 2).slice(0, SHOWN),
+    () =>
+      matches(wanted, all ? SERIES.map((s) => s.id) : doc.stock.series, design.scale)
+        .filter((m) => !laminated || m.plies === 2)
+        .slice(0, SHOWN),
     [wanted.thickness, wanted.width, all, laminated, doc.stock.series, design.scale],
-  ); // prettier-ignore
-  const same = (m: Match): boolean => m.item.id === now.item.id && m.plies === now.plies && (m.plies === 1 || m.along === now.along);
-  const choose = (m: Match): void => void job.edit(`${name} from ${m.item.name}`, (d) => void (d.stock.choices[name] = { item: m.item.id, plies: m.plies, along: m.along }));
+  );
+  const same = (m: Match): boolean =>
+    m.item.id === now.item.id && m.plies === now.plies && (m.plies === 1 || m.along === now.along);
+  const choose = (m: Match): void =>
+    void job.edit(
+      `${name} from ${m.item.name}`,
+      (d) => void (d.stock.choices[name] = { item: m.item.id, plies: m.plies, along: m.along }),
+    );
   return (
     <section>
       <h2 className="label">What would do for {name}</h2>
       <div className="my-1 flex gap-4 text-[15px]">
-        <label className="flex items-center gap-1.5"><input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />all series</label>
-        <label className="flex items-center gap-1.5"><input type="checkbox" checked={laminated} onChange={(e) => setLaminated(e.target.checked)} />only of two plies</label>
+        <label className="flex items-center gap-1.5">
+          <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />
+          all series
+        </label>
+        <label className="flex items-center gap-1.5">
+          <input type="checkbox" checked={laminated} onChange={(e) => setLaminated(e.target.checked)} />
+          only of two plies
+        </label>
       </div>
       <ul>
         {list.map((m) => {
           const e = sectionError(wanted, m.section, design.scale);
           return (
             <li key={`${m.item.id}-${m.plies}-${m.along}`} className="row">
-              <button aria-pressed={same(m)} onClick={() => choose(m)} className={`flex w-full items-center gap-2 px-1 py-1.5 text-left text-[15px] hover:bg-shade ${same(m) ? "font-semibold text-vermilion" : ""}`}>
+              <button
+                aria-pressed={same(m)}
+                onClick={() => choose(m)}
+                className={`flex w-full items-center gap-2 px-1 py-1.5 text-left text-[15px] hover:bg-shade ${same(m) ? "font-semibold text-vermilion" : ""}`}
+              >
                 <span className="min-w-0 flex-1">
                   {same(m) ? "● " : ""}
-                  {m.plies === 2 ? `Two plies of ${m.item.name}, ${m.along === "thickness" ? "face to face" : "side by side"}` : m.item.name}
-                  <span className="block text-[14px] font-normal text-ink-2">{M(m.section.thickness, 2)} × {M(m.section.width, 2)}</span>
+                  {m.plies === 2
+                    ? `Two plies of ${m.item.name}, ${m.along === "thickness" ? "face to face" : "side by side"}`
+                    : m.item.name}
+                  <span className="block text-[14px] font-normal text-ink-2">
+                    {M(m.section.thickness, 2)} × {M(m.section.width, 2)}
+                  </span>
                 </span>
                 <span className="whitespace-nowrap">{printNumber(e.worstPercent, 1)} % off</span>
               </button>
@@ -142,10 +211,17 @@ function Alternatives({ name }: { name: string }) {
           );
         })}
       </ul>
-      {doc.stock.choices[name] && <button className="link mt-2 text-[15px]" onClick={() => job.edit(`${name}: nearest again`, (d) => void delete d.stock.choices[name])}>Take the nearest of the series again</button>}
+      {doc.stock.choices[name] && (
+        <button
+          className="link mt-2 text-[15px]"
+          onClick={() => job.edit(`${name}: nearest again`, (d) => void delete d.stock.choices[name])}
+        >
+          Take the nearest of the series again
+        </button>
+      )}
     </section>
   );
-} // prettier-ignore
+}
 
 /** Lengths, counts and prices of the sticks an item is cut from. */
 function Lengths({ item }: { item: StockItem }) {
@@ -153,7 +229,10 @@ function Lengths({ item }: { item: StockItem }) {
   const { M } = useUnits();
   const own = job.doc.stock.sticks[item.id];
   const rows = own ?? stockLengths(item).map((s) => ({ length: s.length, count: s.count, price: 0 }));
-  const change = (label: string, f: (rows: { length: number; count: number | null; price: number }[]) => void): readonly string[] =>
+  const change = (
+    label: string,
+    f: (rows: { length: number; count: number | null; price: number }[]) => void,
+  ): readonly string[] =>
     job.edit(label, (d) => {
       const next = rows.map((r) => ({ ...r }));
       f(next);
@@ -161,27 +240,94 @@ function Lengths({ item }: { item: StockItem }) {
       else delete d.stock.sticks[item.id];
     });
   const bare = bareModel(job.doc.brief.units.model);
-  const number = (t: string, whole: boolean): number => { const n = Number(t.replace(",", ".")); return t.trim() !== "" && n >= 0 && n <= 1e6 && (!whole || Number.isInteger(n)) ? n : NaN; }; // prettier-ignore
+  const number = (t: string, whole: boolean): number => {
+    const n = Number(t.replace(",", "."));
+    return t.trim() !== "" && n >= 0 && n <= 1e6 && (!whole || Number.isInteger(n)) ? n : NaN;
+  };
   return (
     <section className="mt-6 max-w-2xl">
       <h2 className="label">Sticks of {item.name}</h2>
       <table className="list text-[15px]">
-        <thead><tr><th>Length (model)</th><th>On hand</th><th>Price each</th><th><span className="sr-only">Remove</span></th></tr></thead>
+        <thead>
+          <tr>
+            <th>Length (model)</th>
+            <th>On hand</th>
+            <th>Price each</th>
+            <th>
+              <span className="sr-only">Remove</span>
+            </th>
+          </tr>
+        </thead>
         <tbody>
           {rows.map((r, i) => (
             <tr key={i}>
-              <td><TextField label={<span className="sr-only">Length {i + 1}</span>} value={M(r.length, 1)} keep={(t) => { const p = parseLength(t, bare); return p.ok && p.mm >= 1 && p.mm <= 1e5 ? change("Stick length", (x) => void (x[i]!.length = p.mm)) : [p.ok ? `Read “${t}”; a stick is from 1 mm to 100 m long.` : p.error]; }} /></td>
-              <td><TextField label={<span className="sr-only">Count {i + 1}</span>} value={r.count === null ? "" : String(r.count)} placeholder="as many as needed" keep={(t) => { const n = t.trim() === "" ? null : number(t, true); return Number.isNaN(n) ? [`Read “${t}”; write a whole number, or nothing for as many as needed.`] : change("Sticks on hand", (x) => void (x[i]!.count = n)); }} /></td>
-              <td><TextField label={<span className="sr-only">Price {i + 1}</span>} value={r.price ? String(r.price) : ""} placeholder="by length" keep={(t) => { const n = t.trim() === "" ? 0 : number(t, false); return Number.isNaN(n) ? [`Read “${t}”; write a price such as 1.20.`] : change("Stick price", (x) => void (x[i]!.price = n)); }} /></td>
-              <td className="num !pt-3"><button className="link" disabled={rows.length === 1} onClick={() => change("Remove a stick length", (x) => void x.splice(i, 1))}>Remove</button></td>
+              <td>
+                <TextField
+                  label={<span className="sr-only">Length {i + 1}</span>}
+                  value={M(r.length, 1)}
+                  keep={(t) => {
+                    const p = parseLength(t, bare);
+                    return p.ok && p.mm >= 1 && p.mm <= 1e5
+                      ? change("Stick length", (x) => void (x[i]!.length = p.mm))
+                      : [p.ok ? `Read “${t}”; a stick is from 1 mm to 100 m long.` : p.error];
+                  }}
+                />
+              </td>
+              <td>
+                <TextField
+                  label={<span className="sr-only">Count {i + 1}</span>}
+                  value={r.count === null ? "" : String(r.count)}
+                  placeholder="as many as needed"
+                  keep={(t) => {
+                    const n = t.trim() === "" ? null : number(t, true);
+                    return Number.isNaN(n)
+                      ? [`Read “${t}”; write a whole number, or nothing for as many as needed.`]
+                      : change("Sticks on hand", (x) => void (x[i]!.count = n));
+                  }}
+                />
+              </td>
+              <td>
+                <TextField
+                  label={<span className="sr-only">Price {i + 1}</span>}
+                  value={r.price ? String(r.price) : ""}
+                  placeholder="by length"
+                  keep={(t) => {
+                    const n = t.trim() === "" ? 0 : number(t, false);
+                    return Number.isNaN(n)
+                      ? [`Read “${t}”; write a price such as 1.20.`]
+                      : change("Stick price", (x) => void (x[i]!.price = n));
+                  }}
+                />
+              </td>
+              <td className="num !pt-3">
+                <button
+                  className="link"
+                  disabled={rows.length === 1}
+                  onClick={() => change("Remove a stick length", (x) => void x.splice(i, 1))}
+                >
+                  Remove
+                </button>
+              </td>
             </tr>
           ))}
         </tbody>
       </table>
       <p className="mt-2 flex gap-3">
-        <button className="btn" onClick={() => change("Add a stick length", (x) => void x.push({ length: 300, count: null, price: 0 }))}>Add a length</button>
-        {own && <button className="btn" onClick={() => job.edit("Usual lengths again", (d) => void delete d.stock.sticks[item.id])}>Usual lengths again</button>}
+        <button
+          className="btn"
+          onClick={() => change("Add a stick length", (x) => void x.push({ length: 300, count: null, price: 0 }))}
+        >
+          Add a length
+        </button>
+        {own && (
+          <button
+            className="btn"
+            onClick={() => job.edit("Usual lengths again", (d) => void delete d.stock.sticks[item.id])}
+          >
+            Usual lengths again
+          </button>
+        )}
       </p>
     </section>
   );
-} // prettier-ignore
+}

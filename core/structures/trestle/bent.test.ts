@@ -56,7 +56,19 @@ describe("framed bent", () => {
     expect(of("cap").overall).toBeCloseTo(49, 9);
   });
   it("cuts a plumb bent as a hand calculation does", () => {
-    const { of, r } = cut(bent({ height: feet(20), posts: 4, batters: [0, 0, 0], spacings: [feet(4), feet(4), 0], cap: "12×12", stories: 2, storyHeights: [feet(10), 0, 0].map((x) => x || feet(15)), capSet: "overhang", sway: false })); // prettier-ignore
+    const { of, r } = cut(
+      bent({
+        height: feet(20),
+        posts: 4,
+        batters: [0, 0, 0],
+        spacings: [feet(4), feet(4), 0],
+        cap: "12×12",
+        stories: 2,
+        storyHeights: [feet(10), 0, 0].map((x) => x || feet(15)),
+        capSet: "overhang",
+        sway: false,
+      }),
+    );
     // by hand, in HO: story line 35 mm down, sills 3.5 mm; upper posts 35 − 3.5 − 1.75 = 29.75, lower 70 − 35 − 1.75 − 3.5 = 29.75
     for (const n of ["L2", "L1", "R1", "R2"]) {
       expect(of(`story1/post/${n}`).overall).toBeCloseTo(29.75, 9);
@@ -129,5 +141,6 @@ describe("framed bent", () => {
       { seed: SEED, numRuns: 100 },
     );
   });
-  it("is sound at inches that no stick has, too", () => expect(cut(bent({ height: feet(21) + inches(0.37) } as Partial<BentValues>)).r.sticks).toHaveLength(15)); // prettier-ignore
+  it("is sound at inches that no stick has, too", () =>
+    expect(cut(bent({ height: feet(21) + inches(0.37) } as Partial<BentValues>)).r.sticks).toHaveLength(15));
 });

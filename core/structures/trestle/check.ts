@@ -27,7 +27,9 @@ export function bentCheck(v: BentValues): string[] {
       const gap = postAt(right, z, lay.capUnder) - postAt(left, z, lay.capUnder);
       const need = (width / 2) * (Math.hypot(1, left.lean) + Math.hypot(1, right.lean));
       if (gap < need) {
-        out.push(`Posts ${left.name} and ${right.name} would cross ${where}: their centres are ${fi(gap)} apart and the posts need ${fi(need)}. Widen the spacing or take batter off the inner one.`); // prettier-ignore
+        out.push(
+          `Posts ${left.name} and ${right.name} would cross ${where}: their centres are ${fi(gap)} apart and the posts need ${fi(need)}. Widen the spacing or take batter off the inner one.`,
+        );
         break;
       }
     }
@@ -35,16 +37,29 @@ export function bentCheck(v: BentValues): string[] {
   const outer = lay.posts[lay.posts.length - 1]!;
   const reach = (z: number): number => postAt(outer, z, lay.capUnder) + lay.outerHalf;
   if (reach(lay.capUnder) > lay.capHalf + 1e-6)
-    out.push(`The outer posts reach ${fi(reach(lay.capUnder) - lay.capHalf)} past the ends of the cap. Make the cap at least ${fi(2 * reach(lay.capUnder))} long or move the posts in.`); // prettier-ignore
+    out.push(
+      `The outer posts reach ${fi(reach(lay.capUnder) - lay.capHalf)} past the ends of the cap. Make the cap at least ${fi(2 * reach(lay.capUnder))} long or move the posts in.`,
+    );
   if (reach(lay.sillTop) > lay.sillHalf + 1e-6)
-    out.push(`The outer posts reach ${fi(reach(lay.sillTop) - lay.sillHalf)} past the ends of the sill. Make the sill at least ${fi(2 * reach(lay.sillTop))} long or take off batter.`); // prettier-ignore
-  const bearers = [["cap", v.cap], ["sill", v.sill], ...(v.between !== "sash" && v.stories > 1 ? [["intermediate sill", v.middleSill]] : [])] as const; // prettier-ignore
+    out.push(
+      `The outer posts reach ${fi(reach(lay.sillTop) - lay.sillHalf)} past the ends of the sill. Make the sill at least ${fi(2 * reach(lay.sillTop))} long or take off batter.`,
+    );
+  const bearers = [
+    ["cap", v.cap],
+    ["sill", v.sill],
+    ...(v.between !== "sash" && v.stories > 1 ? [["intermediate sill", v.middleSill]] : []),
+  ] as const;
   for (const [name, size] of bearers)
     if (nominalMm(size!).thickness < nominalMm(v.post).thickness)
-      out.push(`The posts are thicker (${v.post}) than the ${name} they stand on (${size}), so they would not bear. Give the ${name} at least the posts' thickness.`); // prettier-ignore
+      out.push(
+        `The posts are thicker (${v.post}) than the ${name} they stand on (${size}), so they would not bear. Give the ${name} at least the posts' thickness.`,
+      );
   const edges = [lay.capUnder, ...lay.levels.map((z) => z), lay.sillTop];
   edges.slice(1).forEach((z, i) => {
-    if (edges[i]! - z < 2 * width) out.push(`Story ${i + 1} is only ${fi(edges[i]! - z)} high; the stories above it leave too little of the ${fi(v.height)}.`); // prettier-ignore
+    if (edges[i]! - z < 2 * width)
+      out.push(
+        `Story ${i + 1} is only ${fi(edges[i]! - z)} high; the stories above it leave too little of the ${fi(v.height)}.`,
+      );
   });
   if (v.between === "both" && v.stories > 1 && nominalMm(v.sash).width > nominalMm(v.middleSill).width)
     out.push(
@@ -109,6 +124,12 @@ export function bentRemarks(v: BentValues): Remark[] {
       const [lo, hi] = p.usual;
       if (value >= lo - 1e-6 && value <= hi + 1e-6) return [];
       const nearest = value < lo ? lo : hi;
-      return [{ param: path, text: `${p.label} is ${printParam(p, value)}; usual is ${printParam(p, lo)} to ${printParam(p, hi)}.`, fix: { label: `Set ${printParam(p, nearest)}`, value: nearest } }]; // prettier-ignore
+      return [
+        {
+          param: path,
+          text: `${p.label} is ${printParam(p, value)}; usual is ${printParam(p, lo)} to ${printParam(p, hi)}.`,
+          fix: { label: `Set ${printParam(p, nearest)}`, value: nearest },
+        },
+      ];
     });
 }

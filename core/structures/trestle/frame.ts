@@ -80,7 +80,17 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
   };
   const join = (j: Joint): void => void joints.push(j);
   const level = (id: string, role: string, letter: string, t: Timber, half: number, z: number, seat: Seat): void =>
-    put({ id, role, letter, timber: t, a: [0, -mm(half), mm(z)], b: [0, mm(half), mm(z)], up: [0, 0, 1], seat: [seat, "centre"], ends: SQUARE }); // prettier-ignore
+    put({
+      id,
+      role,
+      letter,
+      timber: t,
+      a: [0, -mm(half), mm(z)],
+      b: [0, mm(half), mm(z)],
+      up: [0, 0, 1],
+      seat: [seat, "centre"],
+      ends: SQUARE,
+    });
 
   const cap = timber(v.cap);
   const sill = timber(v.sill);
@@ -141,7 +151,16 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
       const past: Face = at === 0 ? "+v" : "-v";
       const finish =
         at === undefined ? {} : { finish: { end: at, finish: end, beyond: end === "flush" ? 0 : mm(beyond), past } };
-      join({ kind: "lap", id: `${id}>${p.name}`, a: id, b: postId(p, story), aFace: f.own, bFace: f.other, contact: "face", ...finish }); // prettier-ignore
+      join({
+        kind: "lap",
+        id: `${id}>${p.name}`,
+        a: id,
+        b: postId(p, story),
+        aFace: f.own,
+        bFace: f.other,
+        contact: "face",
+        ...finish,
+      });
     });
 
   if (v.between !== "solid")
@@ -151,7 +170,17 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
         const on = solid ? middle : post;
         const x = (f.x * on.w) / 2;
         const half = mm(lay.levelHalves[i]!);
-        put({ id, role: "sash brace", letter: "H", timber: sash, a: [x, -half, mm(z)], b: [x, half, mm(z)], up: [0, 0, 1], seat: ["centre", f.seat], ...(solid ? { ends: SQUARE } : {}) }); // prettier-ignore
+        put({
+          id,
+          role: "sash brace",
+          letter: "H",
+          timber: sash,
+          a: [x, -half, mm(z)],
+          b: [x, half, mm(z)],
+          up: [0, 0, 1],
+          seat: ["centre", f.seat],
+          ...(solid ? { ends: SQUARE } : {}),
+        });
         if (solid)
           join({
             kind: "lap",
@@ -179,7 +208,16 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
         // the front one falls to the right, the back one to the left: its mirror image across the centre line
         const [l, r] = f.x === 1 ? work : [[-work[1][0], work[1][1]] as const, [-work[0][0], work[0][1]] as const];
         const x = (f.x * post.w) / 2;
-        put({ id, role: "sway brace", letter: "B", timber: brace, a: [x, l[0], l[1]], b: [x, r[0], r[1]], up: [0, 0, 1], seat: ["centre", f.seat] }); // prettier-ignore
+        put({
+          id,
+          role: "sway brace",
+          letter: "B",
+          timber: brace,
+          a: [x, l[0], l[1]],
+          b: [x, r[0], r[1]],
+          up: [0, 0, 1],
+          seat: ["centre", f.seat],
+        });
         lapOnPosts(id, f, solid ? s : 0, v.swayEnd === "flush" ? "flush" : "square", v.swayBeyond);
       }),
     );
