@@ -5,7 +5,7 @@ import { MM_PER_FOOT, type Units } from "core/units";
 /** Distances between long ticks that read well. */
 const nice = (least: number, steps: readonly number[]): number =>
   steps.find((s) => s >= least) ?? steps[steps.length - 1]!;
-const STEPS = [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20, 50, 100, 200, 500, 1000];
+const STEPS = Array.from({ length: 27 }, (_, i) => [1, 2, 5][i % 3]! * 10 ** (Math.floor(i / 3) - 3));
 
 /** The two-way rule: prototype above, model below, at the scale of the drawing. `perModel` is pixels per model mm. */
 export function Rule({
@@ -71,7 +71,7 @@ export function Rule({
   );
 }
 
-function ticks(width: number, perUnit: number): { n: number; x: number; long: boolean }[] {
+export function ticks(width: number, perUnit: number): { n: number; x: number; long: boolean }[] {
   const major = nice(56 / perUnit, STEPS);
   const minor = nice(
     7 / perUnit,

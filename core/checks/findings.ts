@@ -66,7 +66,7 @@ function structureFindings(s: StructureDesign): Finding[] {
     ...place(s, i.a),
   }));
   const found = bearings(r);
-  for (const b of found.filter((x) => !x.ok)) out.push(bearingFinding(s, b, name));
+  for (const alike of alikeBearings(found.filter((x) => !x.ok))) out.push(bearingFinding(s, alike, name));
   const groups = connectedGroups(r, found);
   if (groups.length > 1) {
     const small = [...groups].sort((a, b) => a.length - b.length)[0]!;
@@ -91,15 +91,35 @@ function placeName(id: string): string {
   return [own, story && `${story[1] === "level" ? "at story line" : "of story"} ${story[2]}`].filter(Boolean).join(" ");
 }
 
-function bearingFinding(s: StructureDesign, b: Bearing, name: (id: string) => string): Finding {
-  const percent = b.wanted > 0 ? Math.floor((100 * b.borne) / b.wanted) : 0;
+const percentOf = (b: Bearing): number => (b.wanted > 0 ? Math.floor((100 * b.borne) / b.wanted) : 0);
+/** Ends that bear on the same stick with the same share are one matter. */
+function alikeBearings(bad: readonly Bearing[]): (readonly [Bearing, ...Bearing[]])[] {
+  const groups = new Map<string, [Bearing, ...Bearing[]]>();
+  for (const b of bad) {
+    const key = b.kind === "butt" ? `${b.b}|${percentOf(b)}` : b.joint;
+    const group = groups.get(key);
+    if (group) group.push(b);
+    else groups.set(key, [b]);
+  }
+  return [...groups.values()];
+}
+
+function bearingFinding(
+  s: StructureDesign,
+  alike: readonly [Bearing, ...Bearing[]],
+  name: (id: string) => string,
+): Finding {
+  const [b] = alike;
+  const percent = percentOf(b);
   const joint = s.resolved.frame.joints.find((j) => j.id === b.joint);
-  const lap = b.kind === "lap";
-  const text = lap
-    ? b.borne === 0
-      ? `The ${name(b.a)} misses the ${name(b.b)}.`
-      : `The ${name(b.a)} covers only ${percent} % of its crossing with the ${name(b.b)}.`
-    : `The ${name(b.a)} bears on the ${name(b.b)} with only ${percent} % of its end.`;
+  const text =
+    b.kind === "lap"
+      ? b.borne === 0
+        ? `The ${name(b.a)} misses the ${name(b.b)}.`
+        : `The ${name(b.a)} covers only ${percent} % of its crossing with the ${name(b.b)}.`
+      : alike.length > 1
+        ? `${alike.length} sticks bear on the ${name(b.b)} with only ${percent} % of their ends.`
+        : `The ${name(b.a)} bears on the ${name(b.b)} with only ${percent} % of its end.`;
   const path = b.a.slice(s.structure.id.length + 1);
   const changed = s.variant.overrides[path];
   return {
@@ -107,7 +127,7 @@ function bearingFinding(s: StructureDesign, b: Bearing, name: (id: string) => st
     level: b.borne === 0 ? "fault" : "warning",
     text: joint?.remedy ? `${text} ${joint.remedy}` : text,
     structure: s.structure.id,
-    sticks: [b.a, b.b],
+    sticks: [...alike.map((x) => x.a), b.b],
     ...place(s, b.a),
     ...(changed ? { remedy: { label: "Take back the change to its ends", do: "restore" as const, path } } : {}),
   };

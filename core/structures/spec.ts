@@ -155,7 +155,8 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
   }
   return Dto as new () => ParamsOf<S>;
 }
-const show = (p: SingleParam, v: unknown): string => (typeof v === "number" ? printParam(p, v) : `“${String(v)}”`);
+const show = (p: SingleParam, v: unknown): string =>
+  typeof v === "number" && Number.isFinite(v) ? printParam(p, v) : `“${String(v)}”`;
 
 /** The single parameter that a path such as "height" or "batters.0" names, with its label. */
 export function paramAt(spec: Spec, path: string): SingleParam | undefined {

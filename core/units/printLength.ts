@@ -1,6 +1,6 @@
 import { MM_PER_FOOT, MM_PER_INCH, type Model, type Prototype } from "./brands";
 
-const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));
+const gcd = (a: number, b: number): number => (b > 0 ? gcd(b, a % b) : a);
 
 /** A whole number of 1/denominator as "3 5/8" (lowest terms), "0" for none. */
 export function printFraction(parts: number, denominator: number): string {

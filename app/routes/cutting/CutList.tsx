@@ -181,6 +181,13 @@ export function CutList() {
               key={r.id}
               data-mark={r.original.piece.mark}
               aria-selected={r.original.piece.sticks.includes(job.selected ?? "")}
+              tabIndex={0}
+              onKeyDown={(e) => {
+                if (e.target === e.currentTarget && (e.key === "Enter" || e.key === " ")) {
+                  e.preventDefault();
+                  job.select(r.original.piece.sticks[0]);
+                }
+              }}
               onClick={() => job.select(r.original.piece.sticks[0])}
               className="cursor-pointer"
             >

@@ -19,6 +19,7 @@ import { Figure, useUnits } from "~/job/units";
 import { Findings } from "~/ui/Findings";
 import { Next } from "~/ui/Next";
 import { FramingStart } from "./FramingStart";
+import { FindingMarks } from "./FindingMarks";
 import { Marks } from "./Marks";
 import { VariantBar } from "./VariantBar";
 
@@ -58,6 +59,7 @@ export default function Framing() {
   if (!design) return <FramingStart />;
 
   const s = design.structure;
+  const placed = job.findings.filter((f) => f.structure === s.id && f.at && f.aside === undefined);
   const tell = (words: string): void => {
     setSaid(words);
     if (/[.!?]$/.test(words)) toast.error(words, { id: "refusal" });
@@ -155,6 +157,7 @@ export default function Framing() {
                   />
                 )}
                 {show.dims && <DimensionLines placed={placeDimensions({ dims, view: v, bounds, print })} />}
+                {view === "front" && <FindingMarks findings={placed} view={v} />}
                 {show.marks && <Marks shown={shown} hidden={hidden} view={v} />}
               </>
             )}

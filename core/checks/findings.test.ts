@@ -1,0 +1,83 @@
+import { describe, expect, it } from "vitest";
+import { designOf, emptyJob, newStructure, type JobDoc } from "../job";
+import { feet } from "../units";
+import { findings, type Finding } from ".";
+
+function job(params: Record<string, unknown> = {}, change?: (d: JobDoc) => void): JobDoc {
+  const s = newStructure("trestle-bent", "g", "Bent");
+  Object.assign(s.variants[0]!.params, params);
+  const d = { ...emptyJob("Test"), structures: [s] };
+  change?.(d);
+  return d;
+}
+const of = (d: JobDoc): Finding[] => findings(designOf(d));
+
+describe("findings", () => {
+  it("are none for the usual bent", () => expect(of(job())).toEqual([]));
+  it("remark on what is unusual, with the nearest usual value as remedy", () => {
+    const [f] = of(job({ batters: [4, 0.5, 0], capSet: "overhang" }));
+    expect(f).toMatchObject({
+      level: "remark",
+      structure: "g",
+      text: "Batter of the outer posts is 4 in 12; usual is 0 in 12 to 3 in 12.",
+    });
+    expect(f!.remedy).toEqual({ label: "Set 3 in 12", do: "set", param: "batters.0", value: 3 });
+  });
+  it("speak only of parameters in play", () => {
+    expect(of(job({ sway: false, swayTop: feet(5) }))).toEqual([]);
+    expect(
+      of(job({ swayTop: feet(3.5), height: feet(30), storyHeights: [feet(14), feet(15), feet(15)] })).map((f) => f.key),
+    ).toEqual(["g:usual:swayTop"]);
+  });
+  it("put faults first, then warnings, then remarks, and last what is set aside with its reason", () => {
+    const d = job({ batters: [3.5, 0.5, 0] }, (x) => {
+      x.stock.choices = { "12×14": { item: "metric/3x4", plies: 1, along: "thickness" } };
+      x.stock.sticks = { "scale/12x12": [{ length: 40, count: null, price: 0 }] };
+    });
+    const levels = of(d).map((f) => f.level);
+    expect(levels).toEqual(
+      [...levels].sort((a, b) => ["fault", "warning", "remark"].indexOf(a) - ["fault", "warning", "remark"].indexOf(b)),
+    );
+    expect(new Set(levels)).toEqual(new Set(["fault", "warning", "remark"]));
+    const fault = of(d)[0]!;
+    d.aside = { [fault.key]: "I splice it under the post." };
+    const after = of(d);
+    expect(after[after.length - 1]).toMatchObject({ key: fault.key, aside: "I splice it under the post." });
+    expect(after.filter((f) => f.aside !== undefined)).toHaveLength(1);
+  });
+  it("keep a key while the matter is the same, whatever its numbers", () => {
+    const key = (n: number): string => of(job({ batters: [n, 0.5, 0], capSet: "overhang" }))[0]!.key;
+    expect(key(3.5)).toBe(key(4.5));
+  });
+  it("say where on the drawing it is", () => {
+    const d = job(
+      {},
+      (x) => (x.structures[0]!.variants[0]!.overrides = { "bent/story1/sway/front": { ends: [0, -3] } }),
+    );
+    const f = of(d)[0]!;
+    expect(f.sticks).toEqual(["g/bent/story1/sway/front", "g/bent/story1/post/R2"]);
+    expect(Math.abs(f.at![0])).toBeLessThan(3);
+    expect(f.at![1]).toBeLessThan(0);
+    expect(f.remedy).toEqual({
+      label: "Take back the change to its ends",
+      do: "restore",
+      path: "bent/story1/sway/front",
+    });
+  });
+  it("take a structure that cannot be framed as a fault and leave the others whole", () => {
+    const d = job({}, (x) => {
+      const broken = newStructure("trestle-bent", "broken", "Broken");
+      // too low for its braces at the real sizes, though each value is in range
+      Object.assign(broken.variants[0]!.params, { stories: 1, height: feet(5), swayBrace: "12×24" });
+      x.structures.push(broken);
+    });
+    const design = designOf(d);
+    expect(design.structures.map((s) => s.fault !== undefined)).toEqual([false, true]);
+    expect(findings(design)[0]).toMatchObject({
+      level: "fault",
+      structure: "broken",
+      text: expect.stringMatching(/has no room for its sway braces/),
+    });
+    expect(design.pieces.length).toBeGreaterThan(5);
+  });
+});
