@@ -1,4 +1,4 @@
-import { bearings, connectedGroups, interferences, type Bearing } from "../frame";
+import { wholeId, bearings, connectedGroups, interferences, type Bearing } from "../frame";
 import { cutLength } from "../cutting";
 import { dot, type Vec2 } from "../geometry";
 import { boundsOf } from "../geometry";
@@ -54,7 +54,7 @@ function structureFindings(s: StructureDesign): Finding[] {
   if (s.fault) return [{ key: `${structure}:fault`, level: "fault", text: s.fault, structure, sticks: [] }];
   const r = s.resolved;
   const name = (id: string): string => {
-    const m = r.byMember.get(id.replace(/#.*$/, ""))?.[0]?.member;
+    const m = r.byMember.get(wholeId(id))?.[0]?.member;
     return m ? `${m.role} ${placeName(m.id)}`.trim() : id;
   };
   const out: Finding[] = interferences(r).map((i) => ({
@@ -134,7 +134,7 @@ function bearingFinding(
 }
 
 function place(s: StructureDesign, stick: string): { at?: Vec2 } {
-  const parts = (s.resolved.byMember.get(stick.replace(/#.*$/, "")) ?? []).flatMap((k) => k.parts);
+  const parts = (s.resolved.byMember.get(wholeId(stick)) ?? []).flatMap((k) => k.parts);
   if (parts.length === 0) return {};
   const { min, max } = boundsOf(parts);
   const mid = [0, 1, 2].map((k) => (min[k]! + max[k]!) / 2) as unknown as readonly [number, number, number];

@@ -14,6 +14,7 @@ import {
   type Vec3,
 } from "../geometry";
 import { crossingOf, sidesAcross } from "./cuts";
+import { memberLookup, wholeId } from "./component";
 import type { Face, Joint, LapJoint, Member } from "./member";
 import type { ResolvedFrame } from "./resolve";
 import { stockFace } from "./stock-body";
@@ -77,7 +78,7 @@ function lapWanted(a: Member, b: Member, j: LapJoint, r: ResolvedFrame): number 
  * crossing of both widths for a lap; a line touches somewhere; a gap is not asked to touch.
  */
 export function bearings(r: ResolvedFrame): Bearing[] {
-  const members = new Map(r.frame.members.map((m) => [m.id, m]));
+  const member = memberLookup(r.frame);
   const of = (j: Joint, b: string, as: readonly SolidFace[], bs: readonly SolidFace[], wanted = total(as)): Bearing => {
     const borne = sharedArea(as, bs);
     const touches = borne > 0 || near(r, j.a, b);
@@ -108,7 +109,7 @@ export function bearings(r: ResolvedFrame): Bearing[] {
             j.b,
             facesOf(r, j.a, (f) => f.tag === j.aFace),
             facesOf(r, j.b, (f) => f.tag === j.bFace),
-            lapWanted(members.get(j.a)!, members.get(j.b)!, j, r),
+            lapWanted(member(j.a), member(j.b), j, r),
           ),
         );
         break;
@@ -153,7 +154,10 @@ export function connectedGroups(r: ResolvedFrame, found: readonly Bearing[] = be
     while (parent.get(x) !== x) x = parent.get(x)!;
     return x;
   };
-  for (const b of found) if (b.touches && parent.has(b.a) && parent.has(b.b)) parent.set(root(b.a), root(b.b));
+  for (const { a, b, touches } of found) {
+    const [x, y] = [wholeId(a), wholeId(b)];
+    if (touches && parent.has(x) && parent.has(y)) parent.set(root(x), root(y));
+  }
   const groups = new Map<string, string[]>();
   for (const id of parent.keys()) groups.set(root(id), [...(groups.get(root(id)) ?? []), id]);
   return [...groups.values()];

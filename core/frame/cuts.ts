@@ -13,6 +13,7 @@ import {
   type Vec3,
 } from "../geometry";
 import { axesOf, workLength } from "./axes";
+import { memberLookup } from "./component";
 import type { End, Face, Frame, FrameNode, Joint, LapJoint, Member, NodeEnd } from "./member";
 import { stockBodies, stockFace } from "./stock-body";
 
@@ -133,20 +134,22 @@ function passage(b: Member, clearance: number): Plane[] {
 }
 
 /**
- * Every cut of every member, from its joints, nodes and free ends. A plane comes from another member's uncut stock face
+ * Every cut of every member (and, under id#name, of single components that joints name), from its joints, nodes and free ends. A plane comes from another member's uncut stock face
  * or a datum, never from something already cut, so the order of joints does not matter.
  * Errors: a joint or node that names a member, face or datum that is not there.
  */
 export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
-  const members = new Map(frame.members.map((m) => [m.id, m]));
-  const out = new Map(frame.members.map((m) => [m.id, { cuts: [] as Cut[], cutters: [] as Cutter[] }]));
-  const member = (id: string): Member => {
-    const m = members.get(id);
-    if (!m) throw new Error(`A joint names the member "${id}", which is not in the frame.`);
-    return m;
+  const member = memberLookup(frame);
+  const out = new Map<string, { cuts: Cut[]; cutters: Cutter[] }>();
+  const of = (id: string) => {
+    const known = out.get(id);
+    if (known) return known;
+    const fresh = { cuts: [] as Cut[], cutters: [] as Cutter[] };
+    out.set(id, fresh);
+    return fresh;
   };
-  const put = (id: string, c: Cut | undefined): void => void (c && out.get(id)!.cuts.push(c));
-  const carve = (id: string, c: Cutter): void => void out.get(id)!.cutters.push(c);
+  const put = (id: string, c: Cut | undefined): void => void (c && of(id).cuts.push(c));
+  const carve = (id: string, c: Cutter): void => void of(id).cutters.push(c);
 
   for (const m of frame.members) for (const end of [0, 1] as const) put(m.id, freeEndCut(m, end));
   for (const j of frame.joints) applyJoint(j);

@@ -196,6 +196,46 @@ describe("kernel", () => {
     expect(connectedGroups(r)).toHaveLength(3);
   });
 
+  it("lets a joint name one component of a built-up member: one ply of a post stops under the cap, the other runs past", () => {
+    const plies = laminated(model(4), model(4), 2, "w", "x");
+    // up is +z for the cap; the post stands, its plies side by side along y
+    const cap = bar("cap", [-20, 1, 42], [20, 1, 42], {}, single(model(4), model(2), "x"));
+    const post = bar(
+      "post",
+      [0, 0, 0],
+      [0, 0, 50],
+      {
+        ends: [square, square],
+        body: {
+          shape: "straight",
+          a: [0, 0, 0],
+          b: [0, 0, 50],
+          up: [1, 0, 0],
+          seat: ["centre", "centre"],
+          components: plies,
+        },
+      },
+      plies,
+    );
+    const r = resolve(
+      frameOf([cap, post], {
+        joints: [{ kind: "butt", id: "j", a: "post#2", end: 1, b: "cap", face: "-v", contact: "face" }],
+      }),
+    );
+    const [one, two] = r.byMember.get("post")!.map((s) => pieceShape(s).overall);
+    expect([one, two]).toEqual([expect.closeTo(50, 9), expect.closeTo(40, 9)]);
+    expect(bearings(r)[0]).toMatchObject({ a: "post#2", ok: true });
+    expect(interferences(r)).toEqual([]);
+    expect(connectedGroups(r)).toHaveLength(1);
+    expect(() =>
+      resolve(
+        frameOf([cap, post], {
+          joints: [{ kind: "butt", id: "j", a: "post#3", end: 1, b: "cap", face: "-v", contact: "face" }],
+        }),
+      ),
+    ).toThrow('the bar "post" has no component "3"');
+  });
+
   it("refuses ends nobody finishes and joints to nowhere, in sentences", () => {
     expect(() => resolve(frameOf([bar("a", [0, 0, 0], [5, 0, 0], { ends: [square, undefined] })]))).toThrow(
       'Nothing says how the bar "a" ends at its far end.',

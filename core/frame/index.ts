@@ -9,6 +9,7 @@ export * from "./section";
 export * from "./axes";
 export * from "./stock-body";
 export * from "./alignment";
+export * from "./component";
 export * from "./cuts";
 export * from "./resolve";
 export * from "./interference";

@@ -1,6 +1,6 @@
 import { clipAll, subtract, type Solid } from "../geometry";
 import { axesOf, type Axes } from "./axes";
-import { cutsOf, type Cut, type Cutter } from "./cuts";
+import { cutsOf, type Cut, type Cutter, type MemberCuts } from "./cuts";
 import type { Frame, Member } from "./member";
 import { panelPlanes, stockBodies } from "./stock-body";
 
@@ -28,6 +28,8 @@ export interface ResolvedFrame {
   readonly byMember: ReadonlyMap<string, readonly Resolved[]>;
 }
 
+const NO_CUTS: MemberCuts = { cuts: [], cutters: [] };
+
 /** Cuts every member of a frame. Errors: an end that neither a joint nor a free end finishes; a stick of which nothing is left; whatever the joints refuse. */
 export function resolve(frame: Frame): ResolvedFrame {
   const all = cutsOf(frame);
@@ -35,16 +37,22 @@ export function resolve(frame: Frame): ResolvedFrame {
   const byMember = new Map<string, Resolved[]>();
   for (const member of frame.members) {
     if (byMember.has(member.id)) throw new Error(`Two members are called "${member.id}".`);
-    const { cuts, cutters } = all.get(member.id)!;
-    if (member.body.shape === "straight" || member.body.shape === "round")
-      for (const end of ["end0", "end1"] as const)
-        if (!cuts.some((c) => c.as === end))
-          throw new Error(
-            `Nothing says how the ${member.role} "${member.id}" ends at its ${end === "end0" ? "start" : "far end"}.`,
-          );
+    const common = all.get(member.id) ?? NO_CUTS;
     const holes = member.body.shape === "panel" ? panelPlanes(member as never) : undefined;
-    const ownCutters = [...cutters, ...(holes?.holes.map((h) => ({ from: h.name, planes: h.planes })) ?? [])];
     const own = stockBodies(member).map((body): Resolved => {
+      const single = body.id === member.id ? NO_CUTS : (all.get(body.id) ?? NO_CUTS);
+      const cuts = [...common.cuts, ...single.cuts];
+      const ownCutters = [
+        ...common.cutters,
+        ...single.cutters,
+        ...(holes?.holes.map((h) => ({ from: h.name, planes: h.planes })) ?? []),
+      ];
+      if (member.body.shape === "straight" || member.body.shape === "round")
+        for (const end of ["end0", "end1"] as const)
+          if (!cuts.some((c) => c.as === end))
+            throw new Error(
+              `Nothing says how the ${member.role} "${body.id}" ends at its ${end === "end0" ? "start" : "far end"}.`,
+            );
       const planes = [...(holes?.edges ?? []), ...cuts.map((c) => ({ ...c, tag: c.from }))];
       const whole = body.parts.map((p) => clipAll(p, planes)).filter((p): p is Solid => p !== undefined);
       const parts = ownCutters.reduce<readonly Solid[]>(
@@ -76,6 +84,7 @@ export function resolve(frame: Frame): ResolvedFrame {
     });
     sticks.push(...own);
     byMember.set(member.id, own);
+    for (const k of own) byMember.set(k.id, k.id === member.id ? own : [k]);
   }
   return { frame, sticks, byMember };
 }

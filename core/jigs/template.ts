@@ -1,4 +1,4 @@
-import type { Piece, Resolved } from "../frame";
+import { wholeId, type Piece, type Resolved } from "../frame";
 import type { Vec2 } from "../geometry";
 import {
   boundsOfDrawing,
@@ -27,10 +27,10 @@ export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing 
   const shown = elevation(s.resolved.sticks, VIEWS.front);
   const mark = new Map(pieces.flatMap((p) => p.sticks.map((id) => [id, p.mark] as const)));
   // what lies in the plane of the bent is built on the template; what laps on its faces goes on after it is lifted off
-  const lapped = new Set(s.resolved.frame.joints.filter((j) => j.kind === "lap").map((j) => j.a));
-  const middle = shown.filter((x) => !lapped.has(memberOf(x.id)));
+  const lapped = new Set(s.resolved.frame.joints.filter((j) => j.kind === "lap").map((j) => wholeId(j.a)));
+  const middle = shown.filter((x) => !lapped.has(wholeId(x.id)));
   const depth = Math.max(...middle.map((x) => x.near), -Infinity);
-  const faces = shown.filter((x) => lapped.has(memberOf(x.id)));
+  const faces = shown.filter((x) => lapped.has(wholeId(x.id)));
   const front = faces.filter((x) => x.near > depth);
   const back = faces.filter((x) => x.near <= depth);
   const draw = (list: typeof shown, style: "outline" | "thin" | "hidden"): Entity[] =>
@@ -67,8 +67,6 @@ export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing 
     ],
   };
 }
-
-const memberOf = (stick: string): string => stick.replace(/#.*$/, "");
 
 function bubble(at: Vec2, words: string): Entity[] {
   return [
