@@ -47,7 +47,9 @@ const variant = (params: object) =>
     name: text(80),
     reason: text(1000),
     params,
-    overrides: record(object({ omit: { type: "boolean" }, ends: point }, ["omit", "ends"])),
+    overrides: record(
+      object({ omit: { type: "boolean" }, splice: { type: "boolean" }, ends: point }, ["omit", "splice", "ends"]),
+    ),
   });
 const structures = KINDS.map((k) =>
   object({

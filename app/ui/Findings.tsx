@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { Finding } from "core/checks";
 import { useNavigate } from "react-router";
 import { setParam } from "~/board/useParam";
-import { useJob } from "~/job/JobContext";
+import { chosenVariant, useJob } from "~/job/JobContext";
 
 const LOOK = {
   fault: { name: "Fault.", bar: "border-fault", ink: "text-fault" },
@@ -54,7 +54,9 @@ function Row({ f }: { f: Finding }) {
     if (r.do === "set") return void job.edit(r.label, setParam(f.structure!, r.param, r.value));
     job.edit(r.label, (d) => {
       const s = d.structures.find((x) => x.id === f.structure)!;
-      delete s.variants.find((v) => v.id === s.chosen)!.overrides[r.path];
+      const { overrides } = chosenVariant(s);
+      if (r.do === "splice") overrides[r.path] = { ...overrides[r.path], splice: true };
+      else delete overrides[r.path];
     });
   };
   return (

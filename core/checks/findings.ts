@@ -1,10 +1,10 @@
-import { wholeId, bearings, connectedGroups, interferences, type Bearing } from "../frame";
+import { spliceStations, wholeId, workLength, bearings, connectedGroups, interferences, type Bearing } from "../frame";
 import { cutLength } from "../cutting";
 import { dot, type Vec2 } from "../geometry";
 import { boundsOf } from "../geometry";
 import { catalogue } from "../lumber";
 import { VIEWS } from "../drawing";
-import type { Design, StructureDesign } from "../job";
+import { longestStick, type Design, type StructureDesign } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
 
 export type Level = "fault" | "warning" | "remark";
@@ -26,7 +26,8 @@ export interface Finding {
 export type Remedy =
   | { readonly label: string; readonly do: "set"; readonly param: string; readonly value: unknown }
   | { readonly label: string; readonly do: "stock"; readonly nominal: string }
-  | { readonly label: string; readonly do: "restore"; readonly path: string };
+  | { readonly label: string; readonly do: "restore"; readonly path: string }
+  | { readonly label: string; readonly do: "splice"; readonly path: string };
 
 /** Shares of the wanted size by which stock may be off before it is said, percent. Common practice: 5 % shows, 12 % looks wrong. */
 const SHOWS = 5;
@@ -181,21 +182,35 @@ function stockFindings(d: Design): Finding[] {
 
 function lengthFindings(d: Design): Finding[] {
   const items = new Map(catalogue(d.scale).map((i) => [i.id, i]));
+  const longestOf = longestStick(d.doc, d.scale);
   return d.pieces.flatMap((p): Finding[] => {
-    const item = items.get(p.stock);
-    const own = d.doc.stock.sticks[p.stock]?.filter((s) => s.count !== 0).map((s) => s.length);
-    const longest = Math.max(0, ...(own?.length ? own : (item?.lengths ?? [])));
+    const longest = longestOf(p.stock) + d.doc.cutting.allowance;
     const need = cutLength(p, d.doc.cutting);
     if (need <= longest + 0.005) return [];
     const over = model(need - longest);
+    const name = items.get(p.stock)?.name ?? p.stock;
+    const splice = spliceOf(d, p.sticks[0]!);
     return [
       {
         key: `long:${p.sticks[0]}`,
         level: "fault",
-        text: `${p.role[0]!.toUpperCase()}${p.role.slice(1)} ${p.mark} needs ${printMm(need)}; the longest ${item?.name ?? p.stock} is ${printMm(longest)}, ${printMm(over)} (${printFeetInches(prototype(toPrototype(d.scale, over)))}) short. Splice it or add longer stock.`,
+        text: `${p.role[0]!.toUpperCase()}${p.role.slice(1)} ${p.mark} needs ${printMm(need)}; the longest ${name} is ${printMm(longest)}, ${printMm(over)} (${printFeetInches(prototype(toPrototype(d.scale, over)))}) short. Splice it or add longer stock.`,
         sticks: p.sticks,
-        remedy: { label: "See its stock", do: "stock", nominal: p.nominal.join("×") },
+        ...(splice ? { structure: splice.structure } : {}),
+        remedy: splice
+          ? { label: "Splice it over its posts", do: "splice", path: splice.path }
+          : { label: "See its stock", do: "stock", nominal: p.nominal.join("×") },
       },
     ];
   });
+}
+
+/** The structure and path of a stick that can be spliced over its supports and is not yet; undefined where that does not help. */
+function spliceOf(d: Design, stick: string): { readonly structure: string; readonly path: string } | undefined {
+  const s = d.structures.find((x) => stick.startsWith(`${x.structure.id}/`));
+  const member = s?.resolved.byMember.get(wholeId(stick))?.[0]?.member;
+  if (!s || !member?.spliceOver || member.splices || member.body.shape !== "straight") return undefined;
+  const longest = longestStick(d.doc, d.scale)(member.body.components[0]!.stock);
+  if (!spliceStations(0, workLength(member), longest, member.spliceOver)) return undefined;
+  return { structure: s.structure.id, path: member.id.slice(s.structure.id.length + 1) };
 }

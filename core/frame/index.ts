@@ -12,6 +12,7 @@ export * from "./alignment";
 export * from "./component";
 export * from "./cuts";
 export * from "./resolve";
+export * from "./splice";
 export * from "./interference";
 export * from "./bearing";
 export * from "./pieceShape";

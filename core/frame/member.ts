@@ -86,6 +86,10 @@ export interface Member {
   readonly nominal: readonly [number, number];
   readonly body: Body;
   readonly ends: readonly [FreeEnd | undefined, FreeEnd | undefined];
+  /** Where it may be spliced, over its supports: distances along the work line from a, model mm. */
+  readonly spliceOver?: readonly number[];
+  /** Where it is spliced, square: some of those. A stored rule chooses them from the stick's length; a cut plan never does. */
+  readonly splices?: readonly number[];
   /** Stands alone or lifts off: it need not hang together with the rest. */
   readonly loose?: boolean;
   /** "any": plain stock may be turned over every way; "face": the -w face has to stay out of sight (textured or grained). */

@@ -2,6 +2,7 @@ import { clipAll, subtract, type Solid } from "../geometry";
 import { axesOf, type Axes } from "./axes";
 import { cutsOf, type Cut, type Cutter, type MemberCuts } from "./cuts";
 import type { Frame, Member } from "./member";
+import { spliceCuts } from "./splice";
 import { panelPlanes, stockBodies } from "./stock-body";
 
 /** One stick as it comes off the saw: a component of a member with its cuts, and its convex parts in space. */
@@ -28,6 +29,9 @@ export interface ResolvedFrame {
   readonly byMember: ReadonlyMap<string, readonly Resolved[]>;
 }
 
+/** "cap#s1" for the first part of a spliced cap, "cap#2s1" for that of its second ply. */
+const partId = (body: string, member: string, part: number): string =>
+  `${body === member ? `${member}#` : body}s${part + 1}`;
 const NO_CUTS: MemberCuts = { cuts: [], cutters: [] };
 
 /** Cuts every member of a frame. Errors: an end that neither a joint nor a free end finishes; a stick of which nothing is left; whatever the joints refuse. */
@@ -39,9 +43,13 @@ export function resolve(frame: Frame): ResolvedFrame {
     if (byMember.has(member.id)) throw new Error(`Two members are called "${member.id}".`);
     const common = all.get(member.id) ?? NO_CUTS;
     const holes = member.body.shape === "panel" ? panelPlanes(member as never) : undefined;
-    const own = stockBodies(member).map((body): Resolved => {
+    const spliced = spliceCuts(member);
+    const sticksOf = stockBodies(member).flatMap((body) =>
+      spliced.map((cuts, part) => ({ body, splices: cuts, part })),
+    );
+    const own = sticksOf.map(({ body, splices, part }): Resolved => {
       const single = body.id === member.id ? NO_CUTS : (all.get(body.id) ?? NO_CUTS);
-      const cuts = [...common.cuts, ...single.cuts];
+      const cuts = [...common.cuts, ...single.cuts, ...splices];
       const ownCutters = [
         ...common.cutters,
         ...single.cutters,
@@ -70,7 +78,7 @@ export function resolve(frame: Frame): ResolvedFrame {
           `Nothing is left of the ${member.role} "${member.id}" after its cuts: what it joins is too close together.`,
         );
       return {
-        id: body.id,
+        id: spliced.length === 1 ? body.id : partId(body.id, member.id, part),
         member,
         stock: body.stock,
         size: body.size,
@@ -84,7 +92,15 @@ export function resolve(frame: Frame): ResolvedFrame {
     });
     sticks.push(...own);
     byMember.set(member.id, own);
-    for (const k of own) byMember.set(k.id, k.id === member.id ? own : [k]);
+    own.forEach((k, i) => {
+      const { body } = sticksOf[i]!;
+      if (body.id !== member.id)
+        byMember.set(
+          body.id,
+          own.filter((_, n) => sticksOf[n]!.body === body),
+        );
+      if (k.id !== body.id) byMember.set(k.id, [k]);
+    });
   }
   return { frame, sticks, byMember };
 }

@@ -45,7 +45,13 @@ export const whereWords = (stick: string): string =>
   stick
     .split("/")
     .slice(2)
-    .map((w) => w.replace(/^(story|level)(\d)/, "$1 $2").replace(/#(\d+)$/, ", ply $1"))
+    .map((w) =>
+      w
+        .replace(/^(story|level)(\d)/, "$1 $2")
+        .replace(/#s(\d+)$/, ", part $1")
+        .replace(/#(\d+)s(\d+)$/, ", ply $1, part $2")
+        .replace(/#(\d+)$/, ", ply $1"),
+    )
     .join(" ");
 
 /** The cut list of a design: a row for each piece. */

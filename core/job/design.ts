@@ -1,5 +1,5 @@
 import { emptyFrame, piecesOf, resolve, type IssuedMark, type Piece, type ResolvedFrame } from "../frame";
-import { chooseStock, parseNominal, type Match } from "../lumber";
+import { catalogue, chooseStock, parseNominal, type Match } from "../lumber";
 import { kindOf, type Context, type Params, type StructureKind } from "../structures";
 import { scaleOf, type Scale } from "../units";
 import type { JobDoc, StructureDoc, VariantDoc } from "./document";
@@ -46,25 +46,40 @@ export function stockLookup(
 }
 
 /** Frames one variant of a structure. A fault is an outcome, not an exception, so that one broken structure leaves the others whole. */
-export function designStructure(structure: StructureDoc, variant: VariantDoc, context: Context): StructureDesign {
+export function designStructure(
+  structure: StructureDoc,
+  variant: VariantDoc,
+  context: Context,
+  longest?: (stock: string) => number,
+): StructureDesign {
   const kind = kindOf(structure.kind);
   const base = { structure, variant, kind, context };
   try {
     const raw = kind.frame(variant.params as Params, context);
-    const { frame, parked } = applyOverrides(raw, structure.id, variant.overrides);
+    const { frame, parked } = applyOverrides(raw, structure.id, variant.overrides, longest);
     return { ...base, resolved: resolve(frame), parked };
   } catch (e) {
     return { ...base, resolved: NOTHING, fault: (e as Error).message, parked: [] };
   }
 }
 
+/** The longest piece that can come off a stick of an item, model mm: what the job says of its sticks, else their usual lengths, less the allowance. */
+export function longestStick(doc: JobDoc, scale: Scale): (stock: string) => number {
+  const items = new Map(catalogue(scale).map((i) => [i.id, i]));
+  return (stock) => {
+    const own = doc.stock.sticks[stock]?.filter((s) => s.count !== 0).map((s) => s.length);
+    return Math.max(0, ...(own?.length ? own : (items.get(stock)?.lengths ?? []))) - doc.cutting.allowance;
+  };
+}
+
 /** Everything a job makes: the chosen variant of each structure framed, its sticks grouped into marked pieces. `issued` are the marks given out with earlier issues. */
 export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Design {
   const scale = scaleOf(doc.brief.scale.id, doc.brief.scale.ratio);
   const { stock, used } = stockLookup(doc, scale);
+  const longest = longestStick(doc, scale);
   const structures = doc.structures.map((s) => {
     const variant = s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
-    return designStructure(s, variant, { structure: s.id, scale, stock });
+    return designStructure(s, variant, { structure: s.id, scale, stock }, longest);
   });
   const sticks = structures.flatMap((s) => s.resolved.sticks);
   const inUse = new Set(sticks.map((s) => s.member.nominal.join("×")));

@@ -110,9 +110,11 @@ export class DrawingDoc {
   @many(500) @Type(() => MeasureDoc) measures!: MeasureDoc[];
   @IsOptional() @ValidateNested() @Type(() => UnderlayDoc) under?: UnderlayDoc;
 }
-/** What a person changed on one stick: left out, or its free ends made longer (mm, negative is shorter). */
+/** What a person changed on one stick: left out, spliced, or its free ends made longer (mm, negative is shorter). */
 export class OverrideDoc {
   @IsOptional() @IsBoolean() omit?: boolean;
+  /** Made of several sticks, jointed square over its supports, as many as the longest stick asks for. */
+  @IsOptional() @IsBoolean() splice?: boolean;
   @IsOptional() @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @IsNumber(finite, { each: true }) ends?: [number, number];
 }
 export class VariantDoc {

@@ -150,6 +150,32 @@ describe("design", () => {
       ),
     ).toBeDefined();
   });
+  it("splices a sill over its posts, as many times as the stick asks for, and every post still bears", () => {
+    const short = (splice: boolean): JobDoc => {
+      const d = job(
+        {},
+        { stock: { ...job().stock, sticks: { "scale/12x12": [{ length: 50, count: null, price: 0 }] } } },
+      );
+      if (splice)
+        d.structures[0]!.variants[0]!.overrides = {
+          "bent/sill": { splice: true },
+          "bent/level1/sill": { splice: true },
+        };
+      return d;
+    };
+    const fault = findings(designOf(short(false)))[0]!;
+    expect(fault).toMatchObject({ level: "fault", remedy: { do: "splice", path: "bent/sill" } });
+    const design = designOf(short(true));
+    // by hand: the sill is 76.54 long with posts 28.5 and 6.6 mm either side of its middle; the last within 50 mm is at 44.9
+    const parts = design.pieces
+      .filter((p) => p.role === "sill")
+      .flatMap((p) => p.sticks.map((id) => [id, p.shape.overall] as const));
+    expect(parts.map(([id]) => id)).toEqual(["g/bent/sill#s1", "g/bent/sill#s2"]);
+    expect(parts.reduce((t, [, l]) => t + l, 0)).toBeCloseTo(76.54, 2);
+    expect(Math.max(...parts.map(([, l]) => l))).toBeLessThanOrEqual(50);
+    expect(findings(design)).toEqual([]);
+    expect(cutRows(design).find((r) => r.where === "sill, part 1")).toBeDefined();
+  });
   it("leaves a stick out, finds the brace that then misses, and parks a change whose stick is gone", () => {
     const d = job();
     d.structures[0]!.variants[0]!.overrides = {

@@ -1,4 +1,4 @@
-import type { FreeEnd, Frame, Joint, Member } from "../frame";
+import { spliceStations, workLength, type FreeEnd, type Frame, type Joint, type Member } from "../frame";
 import type { OverrideDoc } from "./document";
 
 /**
@@ -10,6 +10,7 @@ export function applyOverrides(
   frame: Frame,
   structure: string,
   overrides: Readonly<Record<string, OverrideDoc>>,
+  longest: (stock: string) => number = () => Infinity,
 ): { readonly frame: Frame; readonly parked: readonly string[] } {
   const paths = Object.keys(overrides);
   if (paths.length === 0) return { frame, parked: [] };
@@ -38,7 +39,16 @@ export function applyOverrides(
           m.ends[k] ?? (gone.size > 0 && !endsCut(m.id, k) ? ({ kind: "square", beyond: 0 } as const) : undefined);
         return free && change ? { ...free, beyond: free.beyond + change[k] } : free;
       };
-      return change || gone.size > 0 ? { ...m, ends: [end(0), end(1)] } : m;
+      const ended = change || gone.size > 0 ? { ...m, ends: [end(0), end(1)] as Member["ends"] } : m;
+      return of(m.id)?.splice ? spliced(ended, longest) : ended;
     });
   return { frame: { ...frame, members, joints }, parked: paths.filter((p) => !ids.has(`${structure}/${p}`)) };
+}
+
+/** A member with the splices that the longest stick of its stock asks for; as it was where its supports stand too far apart. */
+function spliced(m: Member, longest: (stock: string) => number): Member {
+  if (m.body.shape !== "straight" || !m.spliceOver) return m;
+  const [a, b] = m.ends.map((e) => e?.beyond ?? 0) as [number, number];
+  const stations = spliceStations(-a, workLength(m) + a + b, longest(m.body.components[0]!.stock), m.spliceOver);
+  return stations?.length ? { ...m, splices: stations } : m;
 }

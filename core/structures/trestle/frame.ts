@@ -46,6 +46,7 @@ interface MemberSeed {
   readonly up: Vec3;
   readonly seat: readonly [Seat, Seat];
   readonly ends?: Member["ends"];
+  readonly spliceOver?: readonly number[];
 }
 const SQUARE: Member["ends"] = [
   { kind: "square", beyond: 0 },
@@ -76,6 +77,7 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
       nominal: s.timber.nominal,
       body: { shape: "straight", a: s.a, b: s.b, up: s.up, seat: s.seat, components: s.timber.components },
       ends: s.ends ?? CUT_BY_JOINTS,
+      ...(s.spliceOver ? { spliceOver: s.spliceOver } : {}),
     });
   };
   const join = (j: Joint): void => void joints.push(j);
@@ -90,6 +92,7 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
       up: [0, 0, 1],
       seat: [seat, "centre"],
       ends: SQUARE,
+      spliceOver: lay.posts.map((p) => mm(half + postAt(p, z, lay.capUnder))),
     });
 
   const cap = timber(v.cap);
