@@ -16,6 +16,7 @@ import { ROLE_LEGEND, Sticks } from "~/board/Sticks";
 import { isStyrene, Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
+import { Changes } from "~/ui/Changes";
 import { Findings } from "~/ui/Findings";
 import { Next } from "~/ui/Next";
 import { FramingStart } from "./FramingStart";
@@ -233,6 +234,7 @@ export default function Framing() {
               <>
                 <Ticket />
                 <Findings />
+                <Changes structure={s} />
               </>
             ) : (
               <ParamsPanel structure={s.id} />
