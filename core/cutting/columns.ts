@@ -76,7 +76,8 @@ const gainOf = (p: IntegerProblem, s: CoverSolution, q: Pattern): number =>
 /**
  * Column generation: relaxes and prices until no load is worth more than its stick, or `rounds` are over, or the bound
  * rounded up already meets the relaxation. Patterns are sought at prices smoothed towards those of the best bound
- * (Wentges); when that finds nothing new the true prices are asked. Answers the last solution and a valid bound.
+ * (Wentges); when that finds nothing new the true prices are asked. `from` are prices to smooth towards from the first
+ * round. Answers the last solution, a valid bound, and the prices that gave it.
  */
 export async function generate(
   pool: Pool,
@@ -85,16 +86,19 @@ export async function generate(
   rounds: number,
   step: number,
   onRound: (bound: number) => Promise<boolean>,
-  smoothFrom = SMOOTH_FROM,
-): Promise<{ readonly solution: CoverSolution; readonly bound: number; readonly closed: boolean } | undefined> {
+  from?: CoverSolution,
+): Promise<
+  | { readonly solution: CoverSolution; readonly bound: number; readonly closed: boolean; readonly best: CoverSolution }
+  | undefined
+> {
   pool.master.setNeeds(demand, limits);
   let bound = 0;
-  let best: CoverSolution | undefined;
+  let best = from;
   for (let r = 0; ; r++) {
     const solution = pool.master.relax();
     if (!solution) return undefined;
     let closed = false;
-    for (const share of best && r >= smoothFrom ? [SMOOTHING, 0] : [0]) {
+    for (const share of best && (from || r >= SMOOTH_FROM) ? [SMOOTHING, 0] : [0]) {
       const at: CoverSolution =
         share === 0 || !best
           ? solution
@@ -116,7 +120,8 @@ export async function generate(
       }
     }
     const met = !solution.uncovered && roundUp(bound, step) >= roundUp(solution.objective, step) - 1e-9;
-    if (closed || met || r >= rounds || !(await onRound(bound))) return { solution, bound, closed: closed || met };
+    if (closed || met || r >= rounds || !(await onRound(bound)))
+      return { solution, bound, closed: closed || met, best: best ?? solution };
   }
 }
 

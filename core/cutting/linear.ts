@@ -26,6 +26,9 @@ export interface LinearSolver {
   master(items: number, stocks: number, maxCost: number): CoverMaster;
 }
 
+/** HiGHS's numbers for its simplex strategies. */
+const [DUAL, PRIMAL] = [1, 4] as const;
+
 /** A LinearSolver on HiGHS (WASM). `locate` gives the address of its binary where the loader cannot find it, as in a browser. */
 export async function loadLinearSolver(locate?: (file: string) => string): Promise<LinearSolver> {
   const { default: loader } = await import("highs");
@@ -34,7 +37,12 @@ export async function loadLinearSolver(locate?: (file: string) => string): Promi
   return {
     master(items, stocks, maxCost) {
       const model = highs.createModel();
-      model.options.set({ output_flag: false, random_seed: 1, presolve: "off", solver: "simplex" });
+      model.options.set({
+        output_flag: false,
+        random_seed: 1,
+        presolve: "off",
+        solver: "simplex",
+      });
       const none = { indices: [] as number[], values: [] as number[] };
       for (let i = 0; i < items; i++) model.addRow(0, highs.infinity, none);
       for (let j = 0; j < stocks; j++) model.addRow(-highs.infinity, highs.infinity, none);
@@ -42,6 +50,7 @@ export async function loadLinearSolver(locate?: (file: string) => string): Promi
       const dear = 1000 * maxCost + 1000;
       for (let i = 0; i < items; i++) model.addCol(dear, 0, highs.infinity, { indices: [i], values: [1] });
       let columns = 0;
+      let changed = true;
       return {
         add(patterns, costs) {
           patterns.forEach((p, k) =>
@@ -53,12 +62,16 @@ export async function loadLinearSolver(locate?: (file: string) => string): Promi
           columns += patterns.length;
         },
         setNeeds(demand, limits) {
+          changed = true;
           demand.forEach((d, i) => model.changeRowBounds(i, d, highs.infinity));
           limits.forEach((l, j) =>
             model.changeRowBounds(items + j, -highs.infinity, Number.isFinite(l) ? l : highs.infinity),
           );
         },
         relax() {
+          // after new needs the old basis is still dual feasible, after new columns still primal feasible
+          model.options.set("simplex_strategy", changed ? DUAL : PRIMAL);
+          changed = false;
           model.run();
           if (model.getModelStatus() !== optimal) return undefined;
           const s = model.getSolution();

@@ -125,11 +125,11 @@ async function search(s: Search, lp: LinearSolver, rounds: number, nodes: number
       return !done(s) && (await s.tell("bounding"));
     };
     // a first dive on early patterns, so that a good plan is in hand while the bound is still being raised
-    await generate(pool, p.demand, limits, Math.min(rounds, EARLY_ROUNDS), s.step, onRound);
+    const early = await generate(pool, p.demand, limits, Math.min(rounds, EARLY_ROUNDS), s.step, onRound);
     if (done(s) || s.stopped) return;
     await dive(s, pool, EARLY_NODES, 0, 0);
     if (done(s) || s.stopped) return;
-    const root = await generate(pool, p.demand, limits, rounds, s.step, onRound, 1);
+    const root = await generate(pool, p.demand, limits, rounds, s.step, onRound, early?.best);
     if (!root) return;
     s.bound = Math.max(s.bound, roundUp(root.bound, s.step));
     if (done(s) || s.stopped) return;
