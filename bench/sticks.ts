@@ -1,16 +1,8 @@
 /** How long stick plans take, by problem: npx tsx bench/sticks.ts. */
 import { loadLinearSolver, solveSticks, type Progress, type StickProblem } from "../core/cutting";
+import { stream, triplets } from "../core/cutting/stream";
 
 const lp = await loadLinearSolver();
-function stream(seed: number): () => number {
-  let s = seed;
-  return () => {
-    s = (s + 0x6d2b79f5) | 0;
-    let t = Math.imul(s ^ (s >>> 15), 1 | s);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 const on = (length: number) => [{ length, count: null, cost: 1 }];
 async function run(name: string, p: StickProblem): Promise<void> {
   const t = performance.now();
@@ -22,15 +14,7 @@ async function run(name: string, p: StickProblem): Promise<void> {
   );
 }
 for (const n of [60, 120, 249, 501]) {
-  const r = stream(n + 1);
-  const demand = Array.from({ length: n / 3 }, () => {
-    const a = 380 + Math.floor(r() * 111);
-    const b = 250 + Math.floor(r() * ((1000 - a) / 2 - 249));
-    return [a, b, 1000 - a - b];
-  })
-    .flat()
-    .map((length) => ({ length, count: 1 }));
-  await run(`triplets of ${n}`, { kerf: 0, stock: on(1000), demand });
+  await run(`triplets of ${n}`, { kerf: 0, stock: on(1000), demand: triplets(n, stream(n + 1)) });
 }
 const r = stream(5);
 await run("30 sizes, 5,000 pieces", {

@@ -31,44 +31,63 @@ export function Rule({
   return (
     <svg width={width} height={51} className="block" aria-hidden>
       <line x1={start} x2={width} y1={25.5} y2={25.5} stroke="var(--ink)" strokeWidth={1} />
-      {up.map((t) => (
-        <g key={`u${t.n}`}>
-          <line
-            x1={start + t.x}
-            x2={start + t.x}
-            y1={25}
-            y2={t.long ? 10 : 18}
-            stroke="var(--ink)"
-            strokeWidth={t.long ? 1.1 : 0.7}
-          />
-          {t.long && (
-            <text x={start + t.x + 4} y={11} fontSize={13} fill="var(--ink)">
-              {label(t.n)}
-              {metric ? (t.n === 0 ? " m" : "") : "′"}
-            </text>
-          )}
-        </g>
-      ))}
-      {down.map((t) => (
-        <g key={`d${t.n}`}>
-          <line
-            x1={start + t.x}
-            x2={start + t.x}
-            y1={26}
-            y2={t.long ? 41 : 33}
-            stroke="var(--ink)"
-            strokeWidth={t.long ? 1.1 : 0.7}
-          />
-          {t.long && (
-            <text x={start + t.x + 4} y={47} fontSize={13} fill="var(--ink)">
-              {label(t.n)}
-              {t.n === 0 ? ` ${units.model === "mm" ? "mm" : "in"}` : ""}
-            </text>
-          )}
-        </g>
-      ))}
+      <Ticks
+        ticks={up}
+        start={start}
+        from={25}
+        long={10}
+        short={18}
+        text={11}
+        label={(n) => (metric ? `${label(n)}${n === 0 ? " m" : ""}` : `${label(n)}′`)}
+      />
+      <Ticks
+        ticks={down}
+        start={start}
+        from={26}
+        long={41}
+        short={33}
+        text={47}
+        label={(n) => `${label(n)}${n === 0 ? ` ${units.model === "mm" ? "mm" : "in"}` : ""}`}
+      />
     </svg>
   );
+}
+
+/** One edge of the rule: where its ticks begin, how far long and short ones reach, and the line its figures stand on. */
+function Ticks({
+  ticks: list,
+  start,
+  from,
+  long,
+  short,
+  text,
+  label,
+}: {
+  ticks: ReturnType<typeof ticks>;
+  start: number;
+  from: number;
+  long: number;
+  short: number;
+  text: number;
+  label: (n: number) => string;
+}) {
+  return list.map((t) => (
+    <g key={t.n} stroke="none" fill="var(--ink)">
+      <line
+        x1={start + t.x}
+        x2={start + t.x}
+        y1={from}
+        y2={t.long ? long : short}
+        stroke="var(--ink)"
+        strokeWidth={t.long ? 1.1 : 0.7}
+      />
+      {t.long && (
+        <text x={start + t.x + 4} y={text} fontSize={13}>
+          {label(t.n)}
+        </text>
+      )}
+    </g>
+  ));
 }
 
 export function ticks(width: number, perUnit: number): { n: number; x: number; long: boolean }[] {

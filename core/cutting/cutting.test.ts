@@ -1,18 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { knapsack, loadLinearSolver, readProblem, solveSticks, type StickProblem, type StickResult } from ".";
+import { stream, triplets } from "./stream";
 
 const lp = await loadLinearSolver();
-/** A repeatable stream of numbers from 0 to 1 (mulberry32). */
-function stream(seed: number): () => number {
-  let s = seed;
-  return () => {
-    s = (s + 0x6d2b79f5) | 0;
-    let t = Math.imul(s ^ (s >>> 15), 1 | s);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 const one = (length: number) => [{ length, count: null, cost: 1 }];
 type Plan = Extract<StickResult, { layouts: unknown }>;
 
@@ -55,15 +46,7 @@ describe("stick plans", () => {
   });
   // Falkenauer's triplets, as in OR-Library's bin packing set: threes that fill a stick exactly, so the optimum is n / 3
   it.each([60, 120, 249, 501])("fills all sticks of a triplet instance of %i", async (n) => {
-    const r = stream(n);
-    const demand = Array.from({ length: n / 3 }, () => {
-      const a = 380 + Math.floor(r() * 111);
-      const b = 250 + Math.floor(r() * ((1000 - a) / 2 - 249));
-      return [a, b, 1000 - a - b];
-    })
-      .flat()
-      .map((length) => ({ length, count: 1 }));
-    const p = { kerf: 0, stock: one(1000), demand };
+    const p = { kerf: 0, stock: one(1000), demand: triplets(n, stream(n)) };
     const plan = await solveSticks(p, { lp });
     holds(p, plan);
     expect([plan.sticks, plan.proven]).toEqual([n / 3, true]);

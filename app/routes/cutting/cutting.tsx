@@ -4,7 +4,7 @@ import { useJob } from "~/job/JobContext";
 import { usePlan } from "~/job/usePlan";
 import { useUnits } from "~/job/units";
 import { LengthField } from "~/ui/Fields";
-import { Next } from "~/ui/Next";
+import { SidePanel } from "~/ui/SidePanel";
 import { CutList } from "./CutList";
 import { MaterialChart } from "./MaterialChart";
 import { StickLayout } from "./StickLayout";
@@ -59,34 +59,29 @@ export default function Cutting() {
           snap.
         </p>
       </div>
-      <aside aria-label="Ticket" className="flex w-[316px] shrink-0 flex-col border-l border-hair">
-        <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3">
-          <Ticket />
-          <section className="space-y-2">
-            <h2 className="label">The saw</h2>
-            <LengthField
-              label="Kerf"
-              world="model"
-              mm={cutting.kerf}
-              units={brief.units}
-              hint="Width of the saw's cut; 0 for a knife or chopper."
-              keep={small("kerf", "Kerf", 10)}
-            />
-            <LengthField
-              label="Allowance"
-              world="model"
-              mm={cutting.allowance}
-              units={brief.units}
-              hint="Left on each piece to sand to the line."
-              keep={small("allowance", "Allowance", 20)}
-            />
-          </section>
-          {plan.plans && plan.plans.length > 0 && <MaterialChart plans={plan.plans} kerf={cutting.kerf} />}
-        </div>
-        <div className="px-5 pb-3">
-          <Next />
-        </div>
-      </aside>
+      <SidePanel label="Ticket">
+        <Ticket />
+        <section className="space-y-2">
+          <h2 className="label">The saw</h2>
+          <LengthField
+            label="Kerf"
+            world="model"
+            mm={cutting.kerf}
+            units={brief.units}
+            hint="Width of the saw's cut; 0 for a knife or chopper."
+            keep={small("kerf", "Kerf", 10)}
+          />
+          <LengthField
+            label="Allowance"
+            world="model"
+            mm={cutting.allowance}
+            units={brief.units}
+            hint="Left on each piece to sand to the line."
+            keep={small("allowance", "Allowance", 20)}
+          />
+        </section>
+        {plan.plans && plan.plans.length > 0 && <MaterialChart plans={plan.plans} kerf={cutting.kerf} />}
+      </SidePanel>
     </div>
   );
 }

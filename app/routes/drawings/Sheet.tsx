@@ -11,7 +11,7 @@ import { useJob } from "~/job/JobContext";
 import { BOARD_KEY } from "~/job/Shortcuts";
 import { useUnits } from "~/job/units";
 import { LengthField, TextField } from "~/ui/Fields";
-import { Next } from "~/ui/Next";
+import { SidePanel } from "~/ui/SidePanel";
 import { CalibrateForm } from "./CalibrateForm";
 import { MeasureLine } from "./MeasureLine";
 import { SendTo } from "./SendTo";
@@ -232,144 +232,139 @@ export function Sheet({
             {calibrating ? "Now type the length at the right." : TOOLS.find((t) => t.id === tool)!.say}
           </p>
         </div>
-        <aside aria-label="Drawing" className="flex w-[316px] shrink-0 flex-col border-l border-hair">
-          <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3">
-            <section>
-              <h2 className="label">Drawings</h2>
-              <ul>
-                {job.doc.drawings.map((d) => (
-                  <li key={d.id} className="row flex items-center gap-2 py-1">
-                    <button
-                      className={`min-w-0 flex-1 truncate text-left ${d.id === drawing.id ? "font-semibold" : ""}`}
-                      onClick={() => setWhich(d.id)}
-                    >
-                      {d.name}
-                    </button>
+        <SidePanel label="Drawing">
+          <section>
+            <h2 className="label">Drawings</h2>
+            <ul>
+              {job.doc.drawings.map((d) => (
+                <li key={d.id} className="row flex items-center gap-2 py-1">
+                  <button
+                    className={`min-w-0 flex-1 truncate text-left ${d.id === drawing.id ? "font-semibold" : ""}`}
+                    onClick={() => setWhich(d.id)}
+                  >
+                    {d.name}
+                  </button>
+                  <button
+                    className="link text-[15px]"
+                    onClick={() =>
+                      job.edit(`Remove ${d.name}`, (x) => void (x.drawings = x.drawings.filter((y) => y.id !== d.id)))
+                    }
+                  >
+                    Remove
+                  </button>
+                </li>
+              ))}
+            </ul>
+            <button className="btn mt-2" disabled={busy} onClick={upload}>
+              {busy ? "Taking it in …" : "Upload another"}
+            </button>
+            {refused && (
+              <p role="alert" className="mt-2 border-l-[3px] border-fault pl-2 text-[15px] text-fault">
+                {refused}
+              </p>
+            )}
+            <div className="mt-3">
+              <TextField
+                label="Name"
+                value={drawing.name}
+                keep={(t) =>
+                  t.trim()
+                    ? void change("Rename the drawing", (d) => void (d.name = t.trim().slice(0, 120)))
+                    : ["A drawing needs a name."]
+                }
+              />
+            </div>
+          </section>
+          <section>
+            <h2 className="label">Scale</h2>
+            {calibrating ? (
+              <CalibrateForm
+                points={points as readonly [Vec2, Vec2]}
+                tilt={cal?.tilt ?? 0}
+                keep={(c) => {
+                  const r = change("Calibrate the drawing", (d) => void (d.calibration = c));
+                  if (r.length === 0) {
+                    setPoints([]);
+                    setTool("look");
+                  }
+                  return r;
+                }}
+              />
+            ) : cal ? (
+              <div className="space-y-2">
+                <LengthField
+                  label="Length between the two points"
+                  world="prototype"
+                  mm={cal.length}
+                  units={job.doc.brief.units}
+                  keep={(mm) =>
+                    mm > 0
+                      ? void change("Calibrate the drawing", (d) => void (d.calibration!.length = mm))
+                      : ["The length has to be more than nothing."]
+                  }
+                />
+                <TextField
+                  label="Turned by, degrees"
+                  value={printNumber(cal.tilt, 2).replace("−", "-")}
+                  hint="Counter-clockwise; the Level and Plumb tools find it."
+                  keep={(t) => {
+                    const n = Number(t.replace(",", ".").replace("−", "-").replace("°", ""));
+                    if (!(Math.abs(n) <= 180)) return [`Read “${t}”; write degrees from -180 to 180.`];
+                    change("Turn the drawing", (d) => void (d.calibration!.tilt = n));
+                  }}
+                />
+                <p className="text-[15px] text-ink-2">
+                  {printNumber(25.4 / mmPerPixel(cal), 2)} pixels to a prototype inch.
+                </p>
+              </div>
+            ) : (
+              <p className="mt-1 text-[15px]">
+                Not calibrated yet.{" "}
+                <button className="link" onClick={() => choose("calibrate")}>
+                  Calibrate
+                </button>{" "}
+                by two points and a length you know.
+              </p>
+            )}
+          </section>
+          <section>
+            <h2 className="label">Measures</h2>
+            {drawing.measures.length === 0 && (
+              <p className="mt-1 text-[15px] text-ink-2">None yet: press Measure (M).</p>
+            )}
+            <ul className="space-y-2">
+              {drawing.measures.map((m, i) => (
+                <li
+                  key={m.id}
+                  className={`border-l-[3px] pl-2 ${m.id === picked ? "border-vermilion" : "border-hair"}`}
+                  onFocus={() => setPicked(m.id)}
+                  onPointerDown={() => setPicked(m.id)}
+                >
+                  <TextField
+                    label={<span className="sr-only">Name of measure {i + 1}</span>}
+                    value={m.name}
+                    keep={(t) => void change("Name a measure", (d) => void (d.measures[i]!.name = t.slice(0, 80)))}
+                  />
+                  <p className="my-1 text-[15px]">
+                    <b>{value(m)}</b>
+                    {m.kind === "length" && cal
+                      ? ` · ${M(measureLength(cal, m.points[0]!, m.points[1]!) / scale.ratio, 2)} on the model`
+                      : ""}
+                  </p>
+                  <div className="flex items-center gap-2">
+                    <SendTo drawing={drawing} index={i} />
                     <button
                       className="link text-[15px]"
-                      onClick={() =>
-                        job.edit(`Remove ${d.name}`, (x) => void (x.drawings = x.drawings.filter((y) => y.id !== d.id)))
-                      }
+                      onClick={() => change(`Remove ${m.name}`, (d) => void d.measures.splice(i, 1))}
                     >
                       Remove
                     </button>
-                  </li>
-                ))}
-              </ul>
-              <button className="btn mt-2" disabled={busy} onClick={upload}>
-                {busy ? "Taking it in …" : "Upload another"}
-              </button>
-              {refused && (
-                <p role="alert" className="mt-2 border-l-[3px] border-fault pl-2 text-[15px] text-fault">
-                  {refused}
-                </p>
-              )}
-              <div className="mt-3">
-                <TextField
-                  label="Name"
-                  value={drawing.name}
-                  keep={(t) =>
-                    t.trim()
-                      ? void change("Rename the drawing", (d) => void (d.name = t.trim().slice(0, 120)))
-                      : ["A drawing needs a name."]
-                  }
-                />
-              </div>
-            </section>
-            <section>
-              <h2 className="label">Scale</h2>
-              {calibrating ? (
-                <CalibrateForm
-                  points={points as readonly [Vec2, Vec2]}
-                  tilt={cal?.tilt ?? 0}
-                  keep={(c) => {
-                    const r = change("Calibrate the drawing", (d) => void (d.calibration = c));
-                    if (r.length === 0) {
-                      setPoints([]);
-                      setTool("look");
-                    }
-                    return r;
-                  }}
-                />
-              ) : cal ? (
-                <div className="space-y-2">
-                  <LengthField
-                    label="Length between the two points"
-                    world="prototype"
-                    mm={cal.length}
-                    units={job.doc.brief.units}
-                    keep={(mm) =>
-                      mm > 0
-                        ? void change("Calibrate the drawing", (d) => void (d.calibration!.length = mm))
-                        : ["The length has to be more than nothing."]
-                    }
-                  />
-                  <TextField
-                    label="Turned by, degrees"
-                    value={printNumber(cal.tilt, 2).replace("−", "-")}
-                    hint="Counter-clockwise; the Level and Plumb tools find it."
-                    keep={(t) => {
-                      const n = Number(t.replace(",", ".").replace("−", "-").replace("°", ""));
-                      if (!(Math.abs(n) <= 180)) return [`Read “${t}”; write degrees from -180 to 180.`];
-                      change("Turn the drawing", (d) => void (d.calibration!.tilt = n));
-                    }}
-                  />
-                  <p className="text-[15px] text-ink-2">
-                    {printNumber(25.4 / mmPerPixel(cal), 2)} pixels to a prototype inch.
-                  </p>
-                </div>
-              ) : (
-                <p className="mt-1 text-[15px]">
-                  Not calibrated yet.{" "}
-                  <button className="link" onClick={() => choose("calibrate")}>
-                    Calibrate
-                  </button>{" "}
-                  by two points and a length you know.
-                </p>
-              )}
-            </section>
-            <section>
-              <h2 className="label">Measures</h2>
-              {drawing.measures.length === 0 && (
-                <p className="mt-1 text-[15px] text-ink-2">None yet: press Measure (M).</p>
-              )}
-              <ul className="space-y-2">
-                {drawing.measures.map((m, i) => (
-                  <li
-                    key={m.id}
-                    className={`border-l-[3px] pl-2 ${m.id === picked ? "border-vermilion" : "border-hair"}`}
-                    onFocus={() => setPicked(m.id)}
-                    onPointerDown={() => setPicked(m.id)}
-                  >
-                    <TextField
-                      label={<span className="sr-only">Name of measure {i + 1}</span>}
-                      value={m.name}
-                      keep={(t) => void change("Name a measure", (d) => void (d.measures[i]!.name = t.slice(0, 80)))}
-                    />
-                    <p className="my-1 text-[15px]">
-                      <b>{value(m)}</b>
-                      {m.kind === "length" && cal
-                        ? ` · ${M(measureLength(cal, m.points[0]!, m.points[1]!) / scale.ratio, 2)} on the model`
-                        : ""}
-                    </p>
-                    <div className="flex items-center gap-2">
-                      <SendTo drawing={drawing} index={i} />
-                      <button
-                        className="link text-[15px]"
-                        onClick={() => change(`Remove ${m.name}`, (d) => void d.measures.splice(i, 1))}
-                      >
-                        Remove
-                      </button>
-                    </div>
-                  </li>
-                ))}
-              </ul>
-            </section>
-          </div>
-          <div className="px-5 pb-3">
-            <Next />
-          </div>
-        </aside>
+                  </div>
+                </li>
+              ))}
+            </ul>
+          </section>
+        </SidePanel>
       </div>
       <div className="h-[52px] shrink-0 border-t border-hair bg-shade">
         <Rule

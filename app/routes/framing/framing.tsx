@@ -18,7 +18,7 @@ import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
 import { Changes } from "~/ui/Changes";
 import { Findings } from "~/ui/Findings";
-import { Next } from "~/ui/Next";
+import { SidePanel } from "~/ui/SidePanel";
 import { FramingStart } from "./FramingStart";
 import { FindingMarks } from "./FindingMarks";
 import { Marks } from "./Marks";
@@ -215,35 +215,34 @@ export default function Framing() {
           )}
           <VariantBar structure={s} which={which} setWhich={setWhich} />
         </div>
-        <aside aria-label="Ticket and parameters" className="flex w-[316px] shrink-0 flex-col border-l border-hair">
-          <div role="tablist" className="flex border-b border-hair">
-            {(["piece", "parameters"] as const).map((t) => (
-              <button
-                key={t}
-                role="tab"
-                aria-selected={tab === t}
-                onClick={() => setTab(t)}
-                className={`head flex-1 py-2 text-[16px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}
-              >
-                {t === "piece" ? "Piece and findings" : "Parameters"}
-              </button>
-            ))}
-          </div>
-          <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3">
-            {tab === "piece" ? (
-              <>
-                <Ticket />
-                <Findings />
-                <Changes structure={s} />
-              </>
-            ) : (
-              <ParamsPanel structure={s.id} />
-            )}
-          </div>
-          <div className="px-5 pb-3">
-            <Next />
-          </div>
-        </aside>
+        <SidePanel
+          label="Ticket and parameters"
+          head={
+            <div role="tablist" className="flex border-b border-hair">
+              {(["piece", "parameters"] as const).map((t) => (
+                <button
+                  key={t}
+                  role="tab"
+                  aria-selected={tab === t}
+                  onClick={() => setTab(t)}
+                  className={`head flex-1 py-2 text-[16px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+                >
+                  {t === "piece" ? "Piece and findings" : "Parameters"}
+                </button>
+              ))}
+            </div>
+          }
+        >
+          {tab === "piece" ? (
+            <>
+              <Ticket />
+              <Findings />
+              <Changes structure={s} />
+            </>
+          ) : (
+            <ParamsPanel structure={s.id} />
+          )}
+        </SidePanel>
       </div>
       <div className="flex h-[52px] shrink-0 border-t border-hair bg-shade">
         <div className="min-w-0 flex-1 overflow-hidden">

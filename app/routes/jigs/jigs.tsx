@@ -6,6 +6,7 @@ import { Board } from "~/board/Board";
 import { clockOf, useJob } from "~/job/JobContext";
 import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
+import { SidePanel } from "~/ui/SidePanel";
 
 const PADDING = [20, 16, 20, 60] as const;
 
@@ -94,8 +95,8 @@ export default function Jigs() {
           <PageView plan={plan} page={shown} label={sheet.words.title} />
         </div>
       </div>
-      <aside aria-label="Prints" className="flex w-[316px] shrink-0 flex-col border-l border-hair">
-        <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3 text-[15px]">
+      <SidePanel label="Prints">
+        <div className="space-y-5 text-[15px]">
           <section>
             <h2 className="label">How to print it true</h2>
             <ol className="ml-5 list-decimal space-y-1">
@@ -127,10 +128,7 @@ export default function Jigs() {
             </ul>
           </section>
         </div>
-        <div className="px-5 pb-3">
-          <Next />
-        </div>
-      </aside>
+      </SidePanel>
     </div>
   );
 }

@@ -7,7 +7,7 @@ import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { SelectField, TextField } from "~/ui/Fields";
 import { Findings } from "~/ui/Findings";
-import { Next } from "~/ui/Next";
+import { SidePanel } from "~/ui/SidePanel";
 
 const SHOWN = 14;
 const signed = (n: number, decimals: number): string => `${n > 0 ? "+" : ""}${printNumber(n, decimals)}`;
@@ -135,17 +135,10 @@ export default function Stock() {
         </p>
         {picked && <Lengths item={design.stock.get(picked)!.item} />}
       </div>
-      <aside aria-label="What would do" className="flex w-[356px] shrink-0 flex-col border-l border-hair">
-        <div className="min-h-0 flex-1 space-y-5 overflow-auto px-5 py-3">
-          {picked && <Alternatives name={picked} />}
-          <Findings
-            only={(f) => f.key.startsWith("stock:") || f.key.startsWith("long:") || f.key.startsWith("bears:")}
-          />
-        </div>
-        <div className="px-5 pb-3">
-          <Next />
-        </div>
-      </aside>
+      <SidePanel label="What would do" wide>
+        {picked && <Alternatives name={picked} />}
+        <Findings only={(f) => f.key.startsWith("stock:") || f.key.startsWith("long:") || f.key.startsWith("bears:")} />
+      </SidePanel>
     </div>
   );
 }
