@@ -156,6 +156,11 @@ export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
   for (const n of frame.nodes) nodeCuts(n, member, put);
   return out;
 
+  function datum(name: string, j: Joint): Plane {
+    const known = frame.datums[name];
+    if (!known) throw new Error(`Joint "${j.id}" names the datum "${name}", which is not in the frame.`);
+    return known;
+  }
   function applyJoint(j: Joint): void {
     const a = member(j.a);
     switch (j.kind) {
@@ -167,14 +172,15 @@ export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
         put(j.a, mitreCut(a, j.end, member(j.b), j.bEnd, j.id));
         return put(j.b, mitreCut(member(j.b), j.bEnd, a, j.end, j.id));
       case "notch":
-        return carve(j.a, { from: j.id, planes: j.faces.map((f) => stockFace(member(f.of), f.face)) });
+        return carve(j.a, {
+          from: j.id,
+          planes: j.faces.map((f) => ("datum" in f ? datum(f.datum, j) : stockFace(member(f.of), f.face))),
+        });
       case "through":
       case "rod-in-hole":
         return carve(j.a, { from: j.id, planes: passage(member(j.b), j.clearance) });
       case "trim": {
-        const datum = frame.datums[j.datum];
-        if (!datum) throw new Error(`Joint "${j.id}" names the datum "${j.datum}", which is not in the frame.`);
-        return put(j.a, { ...datum, as: j.as, from: j.id });
+        return put(j.a, { ...datum(j.datum, j), as: j.as, from: j.id });
       }
       case "bearing":
         member(j.b);

@@ -131,11 +131,11 @@ export interface LapJoint extends JointBase {
   readonly bFace: Face;
   readonly finish?: LapEnd;
 }
-/** a loses what lies behind all the named faces at once: a seat and heel make a bird's-mouth. */
+/** a loses what lies behind all the named faces, and datum planes, at once: a seat and heel make a bird's-mouth. */
 export interface NotchJoint extends JointBase {
   readonly kind: "notch";
   readonly b: string;
-  readonly faces: readonly { readonly of: string; readonly face: Face }[];
+  readonly faces: readonly ({ readonly of: string; readonly face: Face } | { readonly datum: string })[];
 }
 /** a's and b's ends meet on the plane that halves their angle. */
 export interface MitreJoint extends JointBase {

@@ -1,4 +1,4 @@
-import { defaultsOf, kindOf } from "../structures";
+import { kindOf } from "../structures";
 import { JOB_FORMAT, JOB_VERSION, type JobDoc, type StructureDoc } from "./document";
 
 /** A job to start from: HO, feet and inches, scale lumber pinned as its series, nothing in it. */
@@ -28,7 +28,7 @@ export function emptyJob(name: string): JobDoc {
 
 /** A structure of a kind with its usual values. `id` is unique in the job. */
 export function newStructure(kindId: string, id: string, name: string): StructureDoc {
-  const params = defaultsOf(kindOf(kindId).spec) as Record<string, unknown>;
+  const params = kindOf(kindId).initial() as Record<string, unknown>;
   return {
     id,
     kind: kindId,

@@ -18,34 +18,13 @@ import {
   Min,
   ValidateNested,
 } from "class-validator";
+import { MEASURES, type MeasureKind } from "../prototype";
 import type { SeriesId } from "../lumber";
+import { finite, id, many, point, text } from "../structures/fields";
 
 /** What a job file says of itself. The version counts up with every change of shape; older ones are migrated. */
 export const JOB_FORMAT = "cardo-job";
-export const JOB_VERSION = 1;
-
-const finite = { allowNaN: false, allowInfinity: false } as const;
-const text =
-  (max: number): PropertyDecorator =>
-  (target, key) => {
-    IsString()(target, key as string);
-    MaxLength(max)(target, key as string);
-  };
-const id = (): PropertyDecorator =>
-  Matches(/^[a-z0-9][a-z0-9-]{0,39}$/i, { message: "$property “$value” is no id; use letters, digits and hyphens" });
-const point = (): PropertyDecorator => (target, key) => {
-  IsArray()(target, key as string);
-  ArrayMinSize(2)(target, key as string);
-  ArrayMaxSize(2)(target, key as string);
-  IsNumber(finite, { each: true })(target, key as string);
-};
-const many =
-  (max: number): PropertyDecorator =>
-  (target, key) => {
-    IsArray()(target, key as string);
-    ArrayMaxSize(max)(target, key as string);
-    ValidateNested({ each: true })(target, key as string);
-  };
+export const JOB_VERSION = 2;
 
 export class ScaleDoc {
   @text(12) id!: string;
@@ -74,41 +53,106 @@ export class BriefDoc {
   @text(100) era!: string;
   @many(500) @Type(() => DecisionDoc) decisions!: DecisionDoc[];
 }
-/** Two points of a picture, in its pixels, a known prototype length in mm between them, and how far the picture is turned, degrees counter-clockwise. */
-export class CalibrationDoc {
+/** A length known on a sheet: between two of its pixels, prototype mm. `count` things of `each` mm gave it where it was counted. */
+export class KnownLengthDoc {
+  @id() id!: string;
+  @text(80) name!: string;
   @point() from!: [number, number];
   @point() to!: [number, number];
   @IsNumber(finite) @Min(1) @Max(1e7) length!: number;
+  @IsIn(["scale", "check"]) use!: "scale" | "check";
+  @IsOptional() @IsInt() @Min(1) @Max(100_000) count?: number;
+  @IsOptional() @IsNumber(finite) @Min(0.1) @Max(1e6) each?: number;
+}
+/** What a sheet states of itself: `unit` mm of paper to its pixel, times `ratio`. */
+export class StatedScaleDoc {
+  @IsNumber(finite) @Min(1e-6) @Max(1e6) ratio!: number;
+  @IsNumber(finite) @Min(1e-9) @Max(1e6) unit!: number;
+}
+/** What gives a sheet its scale, and how far it is turned, degrees counter-clockwise. */
+export class CalibrationDoc {
+  @many(60) @Type(() => KnownLengthDoc) lengths!: KnownLengthDoc[];
+  @IsOptional() @ValidateNested() @Type(() => StatedScaleDoc) stated?: StatedScaleDoc;
+  @IsIn(["auto", "apart", "together"]) stretch!: "auto" | "apart" | "together";
   @IsNumber(finite) @Min(-180) @Max(180) tilt!: number;
 }
 export class MeasureDoc {
   @id() id!: string;
   @text(80) name!: string;
-  @IsIn(["length", "angle"]) kind!: "length" | "angle";
-  /** Two points for a length, three (arm, corner, arm) for an angle, in pixels. */
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(3) points!: [number, number][];
+  @IsIn(Object.keys(MEASURES)) kind!: MeasureKind;
+  /** In pixels, as many as its kind asks for. */
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(200) points!: [number, number][];
+  /** How many there are from the first to the last, both told, of a spacing. */
+  @IsOptional() @IsInt() @Min(2) @Max(10_000) count?: number;
   /** Parameter it was last sent to: "structure:path". */
   @IsOptional() @text(120) usedFor?: string;
 }
-/** How a calibrated picture lies under a structure: the picture's point that stands on the structure's origin, and its opacity. */
+export const OPENINGS = {
+  kind: ["window", "door", "freight door", "hatch", "vent", "other"],
+  set: ["flush", "recessed", "proud"],
+  swing: ["fixed", "left", "right", "up", "slides", "in pairs"],
+} as const;
+/** An opening as the picture shows it: two opposite corners, how it stands to the wall, what is round it, what is bought for it. Prototype mm. */
+export class OpeningDoc {
+  @id() id!: string;
+  @text(80) name!: string;
+  @IsIn(OPENINGS.kind) kind!: (typeof OPENINGS.kind)[number];
+  @point() from!: [number, number];
+  @point() to!: [number, number];
+  @IsIn(OPENINGS.set) set!: (typeof OPENINGS.set)[number];
+  /** How far recessed or proud. */
+  @IsNumber(finite) @Min(0) @Max(5000) by!: number;
+  /** Width of the trim round it; 0 is none. */
+  @IsNumber(finite) @Min(0) @Max(5000) trim!: number;
+  @text(200) sill!: string;
+  @IsIn(OPENINGS.swing) swing!: (typeof OPENINGS.swing)[number];
+  /** What will be bought for it. */
+  @text(200) casting!: string;
+  /** What cuts it: a roof, a floor behind it. */
+  @text(500) note!: string;
+}
+/** How a calibrated sheet lies under a structure: the point of it that stands on the structure's origin, and its opacity. */
 export class UnderlayDoc {
   @id() structure!: string;
   @point() anchor!: [number, number];
   @IsNumber(finite) @Min(0) @Max(1) opacity!: number;
 }
+const sha256 = (): PropertyDecorator => Matches(/^[0-9a-f]{64}$/);
 export class PictureDoc {
-  @Matches(/^[0-9a-f]{64}$/) hash!: string;
-  @IsIn(["image/png", "image/jpeg", "image/webp"]) type!: string;
+  @sha256() hash!: string;
+  @IsIn(["image/png", "image/jpeg", "image/webp", "image/tiff"]) type!: string;
   @IsInt() @Min(1) @Max(200_000) width!: number;
   @IsInt() @Min(1) @Max(200_000) height!: number;
 }
+/** Lines kept as lines: a file of them by its hash, the sheet's size in its units, and the layers that are off. */
+export class LinesDoc {
+  @sha256() hash!: string;
+  @IsNumber(finite) @Min(1e-6) @Max(1e9) width!: number;
+  @IsNumber(finite) @Min(1e-6) @Max(1e9) height!: number;
+  @IsArray() @ArrayMaxSize(500) @IsString({ each: true }) @MaxLength(200, { each: true }) hidden!: string[];
+}
+/** The photograph that a straightened picture was made of, and how. Prototype mm. */
+export class StraightenedDoc {
+  @id() drawing!: string;
+  @IsArray() @ArrayMinSize(4) @ArrayMaxSize(4) corners!: [number, number][];
+  @IsNumber(finite) @Min(1) @Max(1e6) width!: number;
+  @IsNumber(finite) @Min(1) @Max(1e6) height!: number;
+  @IsNumber(finite) @Min(-1) @Max(1) lens!: number;
+  /** Size of the photograph, pixels. */
+  @point() size!: [number, number];
+}
+/** A drawing or photograph: a picture, lines, or both in the picture's pixels. */
 export class DrawingDoc {
   @id() id!: string;
   @text(120) name!: string;
-  @ValidateNested() @Type(() => PictureDoc) picture!: PictureDoc;
+  @IsOptional() @ValidateNested() @Type(() => PictureDoc) picture?: PictureDoc;
+  @IsOptional() @ValidateNested() @Type(() => LinesDoc) lines?: LinesDoc;
   @IsOptional() @ValidateNested() @Type(() => CalibrationDoc) calibration?: CalibrationDoc;
   @many(500) @Type(() => MeasureDoc) measures!: MeasureDoc[];
-  @IsOptional() @ValidateNested() @Type(() => UnderlayDoc) under?: UnderlayDoc;
+  @many(500) @Type(() => OpeningDoc) openings!: OpeningDoc[];
+  /** The structures it lies under, one entry each. */
+  @many(100) @Type(() => UnderlayDoc) under!: UnderlayDoc[];
+  @IsOptional() @ValidateNested() @Type(() => StraightenedDoc) straightened?: StraightenedDoc;
 }
 /** What a person changed on one stick: left out, spliced, or its free ends made longer (mm, negative is shorter). */
 export class OverrideDoc {

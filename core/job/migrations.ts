@@ -2,7 +2,22 @@ import { JOB_VERSION } from "./document";
 
 type Raw = Record<string, unknown>;
 /** MIGRATIONS[n] takes a document of version n to n + 1. Each has a fixture of before and after beside its test. */
-export const MIGRATIONS: Readonly<Record<number, (doc: Raw) => Raw>> = {};
+export const MIGRATIONS: Readonly<Record<number, (doc: Raw) => Raw>> = { 1: manyLengths };
+
+/** 1 to 2: a sheet's scale may come from several lengths, and it may lie under several structures. */
+function manyLengths(doc: Raw): Raw {
+  const drawings = (doc.drawings as Raw[]).map(({ calibration, under, ...d }): Raw => {
+    const { tilt, ...length } = (calibration ?? {}) as Raw;
+    const known = { id: "k1", name: "Known length", ...length, use: "scale" };
+    return {
+      ...d,
+      ...(calibration ? { calibration: { lengths: [known], stretch: "auto", tilt } } : {}),
+      openings: [],
+      under: under ? [under] : [],
+    };
+  });
+  return { ...doc, version: 2, drawings };
+}
 
 /** A document of an earlier version brought up to this one. Errors: a version nobody can migrate from. */
 export function migrate(doc: Raw): Raw {

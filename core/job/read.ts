@@ -2,8 +2,9 @@ import { plainToInstance } from "class-transformer";
 import { validateSync, type ValidationError } from "class-validator";
 import { parseNominal } from "../lumber";
 import { KINDS, kindOf, type Params } from "../structures";
+import { MEASURES, type MeasureKind } from "../prototype";
 import { SCALES } from "../units";
-import { JOB_FORMAT, JOB_VERSION, JobDoc, OverrideDoc, StickDoc, StockChoiceDoc } from "./document";
+import { JOB_FORMAT, JOB_VERSION, JobDoc, type DrawingDoc, OverrideDoc, StickDoc, StockChoiceDoc } from "./document";
 import { migrate } from "./migrations";
 
 /** Problems with something that came from outside: one sentence each, the first is the one to show. */
@@ -30,9 +31,9 @@ function sentences(errors: readonly ValidationError[], at = ""): string[] {
 /** Sentences for parameters that a kind refuses: single values, then values that cannot go together. */
 export function paramProblems(kindId: string, params: Params): string[] {
   const kind = kindOf(kindId);
-  const dto = Object.assign(new kind.Params(), params);
-  const errors = validateSync(dto, STRICT);
-  if (errors.length > 0) return errors.flatMap((e) => Object.values(e.constraints ?? {}));
+  const errors = validateSync(plainToInstance(kind.Params, params), STRICT);
+  if (errors.length > 0)
+    return errors.flatMap((e) => [...Object.values(e.constraints ?? {}), ...sentences(e.children ?? [], e.property)]);
   return kind.check(params);
 }
 
@@ -61,17 +62,27 @@ export function checkJob(raw: unknown): JobDoc {
   for (const [at, record, kind] of recordsOf(doc))
     for (const [key, value] of Object.entries(record))
       more.push(...sentences(validateSync(plainToInstance(kind, value), STRICT), `${at}.${key}`));
-  for (const d of doc.drawings)
-    for (const m of d.measures)
-      if (
-        m.points.some((p) => !Array.isArray(p) || p.length !== 2 || !p.every(Number.isFinite)) ||
-        m.points.length !== (m.kind === "angle" ? 3 : 2)
-      )
-        more.push(`The measure “${m.name}” needs ${m.kind === "angle" ? "three" : "two"} points, each of two numbers.`);
+  for (const d of doc.drawings) more.push(...drawingProblems(d));
   for (const [key, reason] of Object.entries(doc.aside))
     if (typeof reason !== "string") more.push(`At aside.${key}: the reason is no text.`);
   if (more.length > 0) throw new JobError(more);
   return JSON.parse(JSON.stringify(doc)) as JobDoc;
+}
+
+const isPoint = (p: unknown): boolean => Array.isArray(p) && p.length === 2 && p.every(Number.isFinite);
+function drawingProblems(d: DrawingDoc): string[] {
+  const need = (kind: MeasureKind): number => MEASURES[kind].points;
+  return [
+    ...(d.picture || d.lines ? [] : [`The drawing “${d.name}” has neither a picture nor lines.`]),
+    ...d.measures
+      .filter(
+        (m) => !m.points.every(isPoint) || (need(m.kind) ? m.points.length !== need(m.kind) : m.points.length < 3),
+      )
+      .map((m) => `The measure “${m.name}” needs ${need(m.kind) || "three or more"} points, each of two numbers.`),
+    ...(d.straightened && !d.straightened.corners.every(isPoint)
+      ? [`The corners of “${d.name}” need two numbers each.`]
+      : []),
+  ];
 }
 
 type Entry = readonly [at: string, record: Readonly<Record<string, object>>, kind: new () => object];

@@ -5,3 +5,4 @@
 export * from "./spec";
 export * from "./kind";
 export * from "./registry";
+export * from "./traced";

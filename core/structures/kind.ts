@@ -47,6 +47,8 @@ export interface StructureKind {
   readonly version: number;
   readonly spec: Spec;
   readonly Params: new () => object;
+  /** What a new structure of the kind starts with. */
+  initial(): Params;
   /** Why values that are each in range cannot go together; a sentence each. */
   check(params: Params): string[];
   /** Which parameters matter for these values; the others are not shown. */

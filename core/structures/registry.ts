@@ -1,8 +1,9 @@
 import type { StructureKind } from "./kind";
+import { traced } from "./traced";
 import { trestleBent } from "./trestle";
 
 /** Every kind of structure Cardo can frame: a new kind is one more line here. */
-export const KINDS: readonly StructureKind[] = [trestleBent];
+export const KINDS: readonly StructureKind[] = [trestleBent, traced];
 
 /** The kind of that id. Errors: an id nobody registered. */
 export function kindOf(id: string): StructureKind {

@@ -1,3 +1,4 @@
+import { plainToInstance } from "class-transformer";
 import { validateSync } from "class-validator";
 import { describe, expect, it } from "vitest";
 import { feet, inches } from "../units";
@@ -92,8 +93,8 @@ describe("a parameter is declared once", () => {
 
 describe("every kind of structure", () => {
   it.each(KINDS.map((k) => [k.id, k] as const))("%s: its usual values are in order and usual", (id, kind) => {
-    const params = defaultsOf(kind.spec) as Record<string, unknown>;
-    expect(validateSync(Object.assign(new kind.Params(), params))).toEqual([]);
+    const params = kind.initial() as Record<string, unknown>;
+    expect(validateSync(plainToInstance(kind.Params, params))).toEqual([]);
     expect(kind.check(params)).toEqual([]);
     expect(kind.remarks(params)).toEqual([]);
     expect(kindOf(id)).toBe(kind);
@@ -108,6 +109,8 @@ describe("every kind of structure", () => {
     }
   });
   it("and none other", () =>
-    expect(() => kindOf("castle")).toThrow("“castle” is no kind of structure known here; known are trestle-bent."));
+    expect(() => kindOf("castle")).toThrow(
+      "“castle” is no kind of structure known here; known are trestle-bent, traced.",
+    ));
   it("measures in inches where it says so", () => expect(inches(12)).toBeCloseTo(feet(1), 9));
 });

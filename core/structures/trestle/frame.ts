@@ -1,40 +1,11 @@
-import {
-  laminated,
-  single,
-  type Component,
-  type End,
-  type Face,
-  type Frame,
-  type Joint,
-  type Member,
-  type Seat,
-} from "../../frame";
+import { type End, type Face, type Frame, type Joint, type Member, type Seat } from "../../frame";
 import type { Vec3 } from "../../geometry";
-import type { Match } from "../../lumber";
-import { prototype, toModel, type Model } from "../../units";
-import { parseNominal } from "../../lumber";
+import { prototype, toModel } from "../../units";
 import type { Context } from "../kind";
+import { timberOf, type Timber } from "../timber";
 import { bentLayout, postAt, type BentLayout, type PostLine } from "./layout";
 import type { BentValues } from "./parameters";
 import { placeSway, type Band } from "./sway";
-
-/** What the bent's members look like across their length: v lies in the bent's plane (x = 0), w across it. Front is +x. */
-interface Timber {
-  readonly v: Model;
-  readonly w: Model;
-  readonly components: readonly Component[];
-  readonly nominal: readonly [number, number];
-}
-
-/** Thickness across the bent, width in its plane; of two glued plies, the side that is twice a stick's is the one split. */
-function timberOf(name: string, m: Match): Timber {
-  const n = parseNominal(name)!;
-  const [v, w] = [m.section.width, m.section.thickness];
-  const doubled = 2 * (m.along === "thickness" ? m.item.thickness : m.item.width);
-  const split = Math.abs(w - doubled) < 1e-9 ? "w" : "v";
-  const components = m.plies === 1 ? single(v, w, m.item.id) : laminated(v, w, 2, split, m.item.id);
-  return { v, w, components, nominal: [n.thickness, n.width] };
-}
 
 interface MemberSeed {
   readonly id: string;

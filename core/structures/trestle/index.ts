@@ -2,6 +2,7 @@ import type { StructureKind } from "../kind";
 import { bentCheck, bentRemarks, bentShown } from "./check";
 import { bentDimensions } from "./dimensions";
 import { bentFrame } from "./frame";
+import { defaultsOf } from "../spec";
 import { BentParams, bentSpec, type BentValues } from "./parameters";
 
 /** Framed trestle bent: stands in the plane x = 0, y across, top of the cap at z = 0, hanging down. */
@@ -11,6 +12,7 @@ export const trestleBent: StructureKind = {
   version: 1,
   spec: bentSpec,
   Params: BentParams,
+  initial: () => ({ ...defaultsOf(bentSpec) }),
   check: (p) => bentCheck(p as BentValues),
   shown: (p, path) => bentShown(p as BentValues, path),
   frame: (p, ctx) => bentFrame(p as BentValues, ctx),

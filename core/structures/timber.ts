@@ -1,0 +1,21 @@
+import { laminated, single, type Component } from "../frame";
+import { parseNominal, type Match } from "../lumber";
+import type { Model } from "../units";
+
+/** What a member of an elevation looks like across its length, model mm: v lies in the elevation's plane, w across it. */
+export interface Timber {
+  readonly v: Model;
+  readonly w: Model;
+  readonly components: readonly Component[];
+  readonly nominal: readonly [number, number];
+}
+
+/** A nominal size as its stock makes it: the width shows in the elevation, or with `flat` the thickness; of two glued plies, the side that is twice a stick's is the one split. */
+export function timberOf(name: string, m: Match, flat = false): Timber {
+  const n = parseNominal(name)!;
+  const [v, w] = flat ? [m.section.thickness, m.section.width] : [m.section.width, m.section.thickness];
+  const doubled = 2 * (m.along === "thickness" ? m.item.thickness : m.item.width);
+  const split = Math.abs(w - doubled) < 1e-9 ? "w" : "v";
+  const components = m.plies === 1 ? single(v, w, m.item.id) : laminated(v, w, 2, split, m.item.id);
+  return { v, w, components, nominal: [n.thickness, n.width] };
+}
