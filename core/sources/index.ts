@@ -1,0 +1,2 @@
+/** Vector drawings read from files: lines as lines, x right and y down, in the sheet's own units. */
+export * from "./sheetLines";

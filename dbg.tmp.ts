@@ -1,0 +1,11 @@
+import { inkStrokes } from "./core/found/inkStrokes";
+import { scanOf, sheetOf, membersOn } from "./core/found/sheets.fixture";
+import { withoutBorder } from "./core/found/border";
+import { joinCollinear } from "./core/found/collinear";
+const sheet = sheetOf(19); const scan = await scanOf(sheet, "clean", 19);
+const s = await inkStrokes(scan.image);
+const sill = membersOn(sheet, scan.toPixel, scan.perMm).find((m) => m.id === "b/bent/sill")!;
+console.log(sill);
+const show = (l: any[]) => l.filter((x) => Math.abs(x.a[1] - sill.a[1]) < 30 && Math.abs(x.b[1] - sill.a[1]) < 30).map((x) => [x.a.map((n: number) => n.toFixed(1)).join(), x.b.map((n: number) => n.toFixed(1)).join(), x.pen.toFixed(2)].join(" "));
+console.log(show(s)); const w = withoutBorder(s, 2.5); console.log("in", show(w)); console.log("joined", show(joinCollinear(w, { most: 26 * 1.56, slack: 2.5 })));
+process.exit(0);
