@@ -3,5 +3,5 @@ import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   plugins: [tsconfigPaths()],
-  test: { include: ["core/**/*.test.ts", "cli/**/*.test.ts", "app/**/*.test.ts"], testTimeout: 60_000 },
+  test: { include: ["core/**/*.test.ts", "cli/**/*.test.ts", "app/**/*.test.ts"], testTimeout: 60_000, deps: { interopDefault: false } },
 });

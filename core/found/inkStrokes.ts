@@ -202,7 +202,7 @@ export async function inkStrokes(image: GrayImage, progress: Progress = () => tr
     if (!progress(done, what)) throw new Stopped();
   };
   step(0, "Loading the image library");
-  const cv = (await openCv()).get();
+  const cv = (await openCv())();
   step(0.1, "Taking out the paper");
   const { ink, binary } = inkOf(cv, image);
   step(0.2, "Setting letters and dashes aside");

@@ -57,7 +57,8 @@ export function membersAmong(strokes: readonly Stroke[], o: MemberSearch): Found
   const pen = outlinePen(inside);
   const bold = inside.filter((s) => s.dashed || s.pen === 0 || s.pen >= THIN * pen);
   const lines = joinCollinear(bold, o);
-  const pairs = choose(pairsAmong(lines, o), o);
+  const chosen = choose(pairsAmong(lines, o), o);
+  const pairs = chosen.map((p) => (p.dashed ? behind(p, chosen) : p));
   const parts = pairs.flatMap((p) => splitAtThrough(p, pairs));
   return parts
     .filter((p) => p.score >= OFFERED)
@@ -73,13 +74,19 @@ const idOf = (p: Pair): string =>
 function pairsAmong(lines: readonly Stroke[], o: MemberSearch): Pair[] {
   const out: Pair[] = [];
   const skew = Math.sin((o.skew * Math.PI) / 180);
-  lines.forEach((e, i) =>
-    lines.slice(i + 1).forEach((f) => {
-      if (e.dashed !== f.dashed || sineBetween(e, f) > skew) return;
-      const pair = pairOf(e, f, lines, o);
-      if (pair) out.push(pair);
-    }),
-  );
+  const each = (wanted: (e: Stroke, f: Stroke) => boolean): void =>
+    lines.forEach((e, i) =>
+      lines.slice(i + 1).forEach((f) => {
+        if (e.dashed !== f.dashed || !wanted(e, f) || sineBetween(e, f) > skew) return;
+        const pair = pairOf(e, f, lines, o);
+        if (pair) out.push(pair);
+      }),
+    );
+  // an outline that is a member of its own lends its edges to no other
+  each((e, f) => e.outline !== undefined && e.outline === f.outline);
+  const own = new Set(out.map((p) => p.e.outline));
+  const free = (s: Stroke): boolean => s.outline === undefined || !own.has(s.outline);
+  each((e, f) => free(e) && free(f) && !(e.outline !== undefined && e.outline === f.outline));
   return out;
 }
 
@@ -94,7 +101,11 @@ function pairOf(e: Stroke, f: Stroke, lines: readonly Stroke[], o: MemberSearch)
   const overlap = to - from;
   const [lo, hi] = [Math.min(0, s0), Math.max(l, s1)];
   if (overlap < 0.45 * (hi - lo) || hi - lo < SLENDER * width || overlap < 1.1 * width) return undefined;
-  if (lines.some((g) => g !== e && g !== f && between(long, off, [from, to], g))) return undefined;
+  // a centre line is dashed and parts nothing; an outline of its own is whole whatever crosses it
+  const one = e.outline !== undefined && e.outline === f.outline;
+  const parts = (g: Stroke): boolean =>
+    g !== e && g !== f && g.dashed === e.dashed && between(long, off, [from, to], g);
+  if (!one && lines.some(parts)) return undefined;
   const u = directionOf(long);
   // the middle line: half way over to the other edge, following both
   const side = (t: number): Vec2 => {
@@ -113,11 +124,10 @@ function pairOf(e: Stroke, f: Stroke, lines: readonly Stroke[], o: MemberSearch)
   if (hi - lo < Math.max(SHORT[0] * width, SHORT[1]) && closed < 0.5 && !e.dashed && e.outline === undefined)
     return undefined;
   const pens = e.pen && f.pen ? Math.min(e.pen, f.pen) / Math.max(e.pen, f.pen) : 1;
-  const outline = e.outline !== undefined && e.outline === f.outline;
   const whole = o.perInch ? nominalness(width / o.perInch) : 0.6;
   const lengthwise = Math.min(1, (hi - lo) / width / 6);
   const score =
-    0.34 * (overlap / (hi - lo)) + 0.16 * pens + 0.12 * closed + 0.12 * whole + 0.14 * lengthwise + (outline ? 0.2 : 0);
+    0.34 * (overlap / (hi - lo)) + 0.16 * pens + 0.12 * closed + 0.12 * whole + 0.14 * lengthwise + (one ? 0.2 : 0);
   return {
     e,
     f,
@@ -235,6 +245,30 @@ function choose(pairs: readonly Pair[], o: MemberSearch): Pair[] {
     }
   }
   return taken;
+}
+
+/** How much of a hidden member's last dash may be missing before what hides it, pixels. */
+const LAST_DASH = 26;
+/** A hidden member whose dashes stop before another is lapped behind that: it goes on to the far edge. */
+function behind(p: Pair, all: readonly Pair[]): Pair {
+  const ended = (end: Vec2, other: Vec2): Vec2 => {
+    const line = { a: other, b: end };
+    const l = strokeLength(line);
+    const u = directionOf(line);
+    let far = 0;
+    for (const q of all) {
+      const sine = q.dashed ? 0 : sineBetween(p, q);
+      if (sine < 0.3) continue;
+      const [d0, d1] = [offLine(q, other), offLine(q, end)];
+      const at = (l * d0) / (d0 - d1);
+      const half = q.width / 2 / sine;
+      const t = alongLine(q, [other[0] + at * u[0], other[1] + at * u[1]]);
+      if (t < 0 || t > strokeLength(q) || at - half > l + LAST_DASH || at + half < l) continue;
+      far = Math.max(far, at + half);
+    }
+    return far > l ? [other[0] + far * u[0], other[1] + far * u[1]] : end;
+  };
+  return { ...p, a: ended(p.a, p.b), b: ended(p.b, p.a) };
 }
 
 /** Sills, caps and chords lie level or plumb; what slants is a brace. Within 4°, for a sheet is seldom scanned straighter. */

@@ -1,28 +1,24 @@
-import type CV from "@techstark/opencv-js";
+import type { openCvModule } from "./opencvModule";
 
-export type OpenCv = typeof CV;
-let loaded: Promise<{ readonly get: () => OpenCv }> | undefined;
+export type OpenCv = ReturnType<typeof openCvModule>;
+let loaded: Promise<() => OpenCv> | undefined;
 
-/**
- * OpenCV, 7.7 MB of WebAssembly, loaded once and only when it is wanted: in a worker or on the command line. Its module
- * looks like a promise, so it is reached through a function; awaiting it would never end.
- */
-export function openCv(): Promise<{ readonly get: () => OpenCv }> {
+/** OpenCV, 7.7 MB of WebAssembly, loaded once and only when it is wanted: in a worker or on the command line. Answers a function that gives it. */
+export function openCv(): Promise<() => OpenCv> {
   loaded ??= new Promise((done, failed) => {
-    const g = globalThis as { Module?: unknown };
-    let module: OpenCv | undefined;
+    let get: (() => OpenCv) | undefined;
     let ready = false;
     const tell = (): void => {
-      if (ready && module) done({ get: () => module! });
+      if (ready && get) done(get);
     };
-    g.Module = {
+    (globalThis as { Module?: unknown }).Module = {
       onRuntimeInitialized: () => {
         ready = true;
         tell();
       },
     };
-    import("@techstark/opencv-js").then((m) => {
-      module = ((m as { default?: unknown }).default ?? m) as OpenCv;
+    import("./opencvModule").then((m) => {
+      get = m.openCvModule;
       tell();
     }, failed);
   });

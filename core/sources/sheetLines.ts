@@ -98,7 +98,7 @@ export class SheetBuilder {
     const place = (p: Vec2): Vec2 => [tidy(p[0] - box.min[0]), tidy(o.flip ? box.max[1] - p[1] : p[1] - box.min[1])];
     const entities = this.entities.map((e): SheetEntity => {
       if (e.kind === "path") return { ...e, points: e.points.map(place) };
-      return e.kind === "circle" ? { ...e, centre: place(e.centre) } : { ...e, at: place(e.at), turn: e.turn };
+      return e.kind === "circle" ? { ...e, centre: place(e.centre) } : { ...e, at: place(e.at), turn: e.turn || 0 };
     });
     const layers = [...this.names.keys()];
     return {

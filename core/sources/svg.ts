@@ -1,0 +1,317 @@
+import { SaxesParser } from "saxes";
+import svgpath from "svgpath";
+import type { Vec2 } from "../geometry";
+import { arcPoints, bezier, compose, growth, mapPoint, SAME, type Affine } from "./affine";
+import { SheetBuilder, SourceError, type SheetLines } from "./sheetLines";
+
+/** Largest SVG text that is read, characters. */
+const MOST_TEXT = 30_000_000;
+/** Millimetres of the units a length may carry; none is a CSS pixel, 96 to the inch. */
+const UNITS: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  in: 25.4,
+  pt: 25.4 / 72,
+  pc: 25.4 / 6,
+  px: 25.4 / 96,
+  "": 25.4 / 96,
+};
+/** Content that is drawn elsewhere or not at all. */
+const ASIDE = new Set([
+  "defs",
+  "clippath",
+  "mask",
+  "pattern",
+  "marker",
+  "symbol",
+  "metadata",
+  "title",
+  "desc",
+  "style",
+]);
+
+interface Style {
+  readonly m: Affine;
+  readonly layer: number;
+  readonly shown: boolean;
+  readonly pen: number;
+  readonly dashed: boolean;
+  readonly stroked: boolean;
+  readonly filled: boolean;
+  readonly size: number;
+  readonly depth: number;
+}
+type Attributes = Readonly<Record<string, string>>;
+
+/** Reads a number with or without a unit; NaN when it is none. */
+const number = (text: string | undefined, or: number): number => (text === undefined ? or : parseFloat(text));
+function millimetres(text: string | undefined): number | undefined {
+  const m = /^\s*([\d.eE+-]+)\s*([a-z]*)\s*$/i.exec(text ?? "");
+  const unit = m ? UNITS[m[2]!.toLowerCase()] : undefined;
+  return m && unit !== undefined && Number(m[1]) > 0 ? Number(m[1]) * unit : undefined;
+}
+/** The map of a transform attribute, read off where it takes three points. */
+function matrixOf(transform: string | undefined): Affine {
+  if (!transform) return SAME;
+  const ends: Vec2[] = [];
+  svgpath("M0 0L1 0L0 1")
+    .transform(transform)
+    .abs()
+    .iterate((s) => void ends.push([Number(s[1]), Number(s[2])]));
+  const [o, x, y] = ends as [Vec2, Vec2, Vec2];
+  return [x[0] - o[0], x[1] - o[1], y[0] - o[0], y[1] - o[1], o[0], o[1]];
+}
+/** A property from the style attribute, else from its own. */
+function property(a: Attributes, name: string): string | undefined {
+  const m = new RegExp(`(?:^|;)\\s*${name}\\s*:\\s*([^;]+)`).exec(a.style ?? "");
+  return m ? m[1]!.trim() : a[name];
+}
+
+function refuseActive(name: string, a: Attributes): void {
+  const why =
+    name === "script" || name === "foreignobject" || name === "iframe"
+      ? `a <${name}>`
+      : Object.keys(a).some((k) => /^on/i.test(k))
+        ? "an event handler"
+        : Object.entries(a).some(([k, v]) => /href$/i.test(k) && /^\s*(javascript|https?|file|ftp):/i.test(v))
+          ? "a link to something outside it"
+          : undefined;
+  if (why) throw new SourceError(`The SVG holds ${why}, so it is not taken. Save it as plain SVG, with drawing only.`);
+}
+
+/** Lines, shapes and text of an SVG; its size gives the paper's scale. Errors: SourceError for what is broken, active or too much. */
+export function readSvg(text: string): SheetLines {
+  if (text.length > MOST_TEXT)
+    throw new SourceError("The SVG is larger than 30 MB. Export only the sheet with the structure.");
+  const out = new SheetBuilder();
+  const parser = new SaxesParser({});
+  const stack: Style[] = [];
+  let aside = 0;
+  let page: { min: Vec2; max: Vec2 } | undefined;
+  let unit = 0;
+  let words: { at: Vec2; size: number; turn: number; layer: number; text: string } | undefined;
+  parser.on("error", (e) => {
+    throw new SourceError(
+      `The SVG breaks off or is misspelt: ${e.message.replace(/\s+/g, " ").slice(0, 120)}. Save it again.`,
+    );
+  });
+  parser.on("doctype", (d) => {
+    if (/<!ENTITY/i.test(d))
+      throw new SourceError(
+        "The SVG declares entities of its own, so it is not taken. Save it as plain SVG, with drawing only.",
+      );
+  });
+  parser.on("opentag", (tag) => {
+    const name = tag.name.replace(/^.*:/, "").toLowerCase();
+    const a = tag.attributes as Attributes;
+    refuseActive(name, a);
+    if (stack.length === 0) {
+      if (name !== "svg") throw new SourceError(`This is no SVG: it begins with <${tag.name}>.`);
+      [page, unit] = pageOf(a);
+      stack.push({
+        m: SAME,
+        layer: -1,
+        shown: true,
+        pen: 1,
+        dashed: false,
+        stroked: false,
+        filled: true,
+        size: 16,
+        depth: 0,
+      });
+      return;
+    }
+    if (ASIDE.has(name)) aside++;
+    const up = stack[stack.length - 1]!;
+    const s = styleOf(up, a, name, out);
+    stack.push(s);
+    if (aside > 0 || !s.shown) return;
+    if (name === "text" || name === "tspan") words = textOf(s, a, words);
+    else draw(name, a, s, out);
+  });
+  parser.on("text", (t) => {
+    if (words) words.text += t;
+  });
+  parser.on("closetag", (tag) => {
+    const name = tag.name.replace(/^.*:/, "").toLowerCase();
+    stack.pop();
+    if (ASIDE.has(name)) aside--;
+    if (name === "text" && words) {
+      const said = words.text.replace(/\s+/g, " ").trim().slice(0, 500);
+      if (said)
+        out.add({
+          kind: "text",
+          layer: layerOf(words.layer, out),
+          at: words.at,
+          text: said,
+          size: words.size,
+          turn: words.turn,
+        });
+      words = undefined;
+    }
+  });
+  parser.write(text).close();
+  if (!page && out.count === 0) throw new SourceError("This is no SVG that can be read here.");
+  return out.build({ unit, of: "paper", flip: false, ...(page ? { page } : {}) });
+}
+
+function pageOf(a: Attributes): [{ min: Vec2; max: Vec2 } | undefined, number] {
+  const box = (a.viewBox ?? "")
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  const [w, h] = [millimetres(a.width), millimetres(a.height)];
+  if (box.length === 4 && box.every(Number.isFinite) && box[2]! > 0 && box[3]! > 0) {
+    const [x, y, bw, bh] = box as [number, number, number, number];
+    return [{ min: [x, y], max: [x + bw, y + bh] }, w ? w / bw : h ? h / bh : 0];
+  }
+  const px = 25.4 / 96;
+  return w && h ? [{ min: [0, 0], max: [w / px, h / px] }, px] : [undefined, px];
+}
+const layerOf = (layer: number, out: SheetBuilder): number => (layer < 0 ? out.layer("drawing") : layer);
+
+function styleOf(up: Style, a: Attributes, name: string, out: SheetBuilder): Style {
+  if (up.depth > 200) throw new SourceError("The SVG nests its groups more than 200 deep. Save it as plain SVG.");
+  const stroke = property(a, "stroke");
+  const fill = property(a, "fill");
+  const dash = property(a, "stroke-dasharray");
+  const pen = property(a, "stroke-width");
+  const hidden = property(a, "display") === "none" || /^(hidden|collapse)$/.test(property(a, "visibility") ?? "");
+  // the outermost groups that are named are the layers
+  const named = name === "g" && up.layer < 0 && a.id;
+  return {
+    m: compose(up.m, matrixOf(a.transform)),
+    layer: named ? out.layer(named.slice(0, 200)) : up.layer,
+    shown: up.shown && !hidden,
+    pen: pen === undefined ? up.pen : number(pen, up.pen),
+    dashed: dash === undefined ? up.dashed : !/^(none|0*)$/.test(dash.trim()),
+    stroked: stroke === undefined ? up.stroked : stroke !== "none",
+    filled: fill === undefined ? up.filled : fill !== "none",
+    size: number(property(a, "font-size"), up.size),
+    depth: up.depth + 1,
+  };
+}
+
+function textOf(
+  s: Style,
+  a: Attributes,
+  open: { at: Vec2; size: number; turn: number; layer: number; text: string } | undefined,
+) {
+  if (open) return open;
+  const at = mapPoint(s.m, [number(a.x, 0), number(a.y, 0)]);
+  const turn = (-Math.atan2(s.m[1], s.m[0]) * 180) / Math.PI;
+  return { at, size: s.size * growth(s.m), turn, layer: s.layer, text: "" };
+}
+
+function draw(name: string, a: Attributes, s: Style, out: SheetBuilder): void {
+  const n = (key: string): number => number(a[key], 0);
+  const path = (points: readonly Vec2[], closed: boolean, curved = false): void => {
+    if (points.length < 2 || !(s.stroked || s.filled)) return;
+    out.add({
+      kind: "path",
+      layer: layerOf(s.layer, out),
+      points: points.map((p) => mapPoint(s.m, p)),
+      closed,
+      pen: s.stroked ? s.pen * growth(s.m) : 0,
+      dash: s.dashed ? "dashed" : "solid",
+      curved,
+    });
+  };
+  const list = (): Vec2[] => {
+    const v = (a.points ?? "")
+      .trim()
+      .split(/[\s,]+/)
+      .map(Number);
+    return v.flatMap((x, i): Vec2[] => (i % 2 === 0 && i + 1 < v.length ? [[x, v[i + 1]!]] : []));
+  };
+  switch (name) {
+    case "line":
+      return path(
+        [
+          [n("x1"), n("y1")],
+          [n("x2"), n("y2")],
+        ],
+        false,
+      );
+    case "polyline":
+      return path(list(), false);
+    case "polygon":
+      return path(list(), true);
+    case "rect": {
+      const [x, y, w, h] = [n("x"), n("y"), n("width"), n("height")];
+      return path(
+        [
+          [x, y],
+          [x + w, y],
+          [x + w, y + h],
+          [x, y + h],
+        ],
+        true,
+      );
+    }
+    case "circle":
+    case "ellipse": {
+      const c: Vec2 = [n("cx"), n("cy")];
+      const [rx, ry] = name === "circle" ? [n("r"), n("r")] : [n("rx"), n("ry")];
+      const round =
+        Math.abs(s.m[0] * s.m[2] + s.m[1] * s.m[3]) < 1e-9 &&
+        Math.abs(Math.hypot(s.m[0], s.m[1]) - Math.hypot(s.m[2], s.m[3])) < 1e-9;
+      if (name === "circle" && round)
+        return out.add({
+          kind: "circle",
+          layer: layerOf(s.layer, out),
+          centre: mapPoint(s.m, c),
+          radius: rx * growth(s.m),
+        });
+      return path(arcPoints(c, rx, ry, 0, 2 * Math.PI).slice(0, -1), true, true);
+    }
+    case "path":
+      return subpaths(a.d ?? "").forEach((p) => path(p.points, p.closed, p.curved));
+  }
+}
+
+interface SubPath {
+  points: Vec2[];
+  closed: boolean;
+  curved: boolean;
+}
+/** The parts of a path's data, curves followed in short steps. */
+function subpaths(d: string): SubPath[] {
+  const out: SubPath[] = [];
+  let now: SubPath = { points: [], closed: false, curved: false };
+  svgpath(d)
+    .abs()
+    .unshort()
+    .unarc()
+    .iterate((s, _, x, y) => {
+      const v = s.slice(1).map(Number);
+      switch (s[0]) {
+        case "M":
+          out.push((now = { points: [[v[0]!, v[1]!]], closed: false, curved: false }));
+          break;
+        case "L":
+          now.points.push([v[0]!, v[1]!]);
+          break;
+        case "H":
+          now.points.push([v[0]!, y]);
+          break;
+        case "V":
+          now.points.push([x, v[0]!]);
+          break;
+        case "C":
+        case "Q": {
+          const c: Vec2[] = [[x, y]];
+          for (let i = 0; i < v.length; i += 2) c.push([v[i]!, v[i + 1]!]);
+          now.points.push(...bezier(c));
+          now.curved = true;
+          break;
+        }
+        case "Z": {
+          now.closed = true;
+          const first = now.points[0];
+          if (first) now = { points: [first], closed: false, curved: false };
+        }
+      }
+    });
+  return out;
+}
