@@ -20,5 +20,6 @@ export default [
     route("cut-list.csv", "routes/cutting/csv.ts"),
     route("sheets/:file", "routes/jigs/sheet.ts"),
   ]),
+  route("lines/:hash", "routes/drawings/lines.ts"),
   route("pictures/:hash/:level/:column/:row", "routes/drawings/tile.ts"),
 ] satisfies RouteConfig;

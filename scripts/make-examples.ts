@@ -1,19 +1,27 @@
 /**
  * Makes the demo job files in examples/: npx tsx scripts/make-examples.ts. The plan sheet is drawn from the same bent,
- * then turned a little and scanned at no round scale, as a sheet comes off a scanner.
+ * then turned a little and scanned at no round scale, as a sheet comes off a scanner; the snowshed's plan is a vector
+ * drawing at full size; the tool house is photographed from aside through a lens with barrel.
  */
 import { createHash } from "node:crypto";
 import { mkdirSync, writeFileSync } from "node:fs";
 import sharp from "sharp";
-import { elevation, line, outline, text, toSvg, VIEWS, type Drawing, type Entity } from "../core/drawing";
+import { toDxf, toSvg, type Drawing } from "../core/drawing";
 import type { Vec2 } from "../core/geometry";
 import { designOf, emptyJob, newStructure, writeJobFile, type JobDoc } from "../core/job";
-import { feet, inches, printFeetInches, scaleOf, toPrototype, model } from "../core/units";
+import { layStraightened, resample } from "../core/prototype";
+import { readDxf } from "../core/sources";
+import { emptyTrace, usualOrder, type Trace, type TracedParams } from "../core/structures";
+import { feet, inches } from "../core/units";
+import { planSheet } from "./planSheet";
+import { flatFront, FRONT, photograph, photoKeystone, PHOTO } from "./toolHouse";
 
 const TILT = 0.85;
 const PX_PER_SHEET_MM = 9.37;
-/** The sheet is drawn at 1/4 in to the foot. */
 const SHEET = 1 / 48;
+const hashOf = (b: Buffer): string => createHash("sha256").update(b).digest("hex");
+const round = (p: Vec2): [number, number] => [Number(p[0].toFixed(2)), Number(p[1].toFixed(2))];
+const railroad = "Pellam Notch Railway";
 
 function bentJob(): JobDoc {
   const job = emptyJob("Gulch trestle");
@@ -24,7 +32,7 @@ function bentJob(): JobDoc {
     ...job,
     brief: {
       ...job.brief,
-      railroad: "Pellam Notch Railway",
+      railroad,
       place: "The gulch below the summit curve, between the two tunnels; the main line runs over it.",
       spotLength: 1180,
       spotDepth: 420,
@@ -43,86 +51,6 @@ function bentJob(): JobDoc {
       ],
     },
     structures: [bent],
-  };
-}
-
-/** The sheet: title block, border, the bent with its dimensions, at sheet mm. */
-function planSheet(job: JobDoc): { drawing: Drawing; k: number; origin: Vec2 } {
-  const d = designOf(job);
-  const s = d.structures[0]!;
-  const k = toPrototype(scaleOf("HO"), model(1)) * SHEET;
-  const origin: Vec2 = [150, 190];
-  const at = (p: Vec2): Vec2 => [origin[0] + p[0] * k, origin[1] + p[1] * k];
-  const shown = elevation(s.resolved.sticks, VIEWS.front);
-  const members: Entity[] = shown.flatMap((x) => {
-    const back = x.role === "sway brace" && x.far < -1;
-    return x.outlines.map((o) => (back ? outline(o.map(at), "hidden") : outline(o.map(at), "outline", "white")));
-  });
-  const dims: Entity[] = [];
-  const tick = (p: Vec2): Entity => line([p[0] - 1.2, p[1] - 1.2], [p[0] + 1.2, p[1] + 1.2], "outline");
-  const dim = (a: Vec2, b: Vec2, words: string, upright: boolean): void => {
-    dims.push(line(a, b, "thin"), tick(a), tick(b));
-    dims.push(
-      text(
-        [(a[0] + b[0]) / 2 - (upright ? 1.5 : 0), (a[1] + b[1]) / 2 + (upright ? 0 : 1.2)],
-        words,
-        3,
-        "middle",
-        "label",
-        upright ? 90 : 0,
-      ),
-    );
-  };
-  const dimensions = s.kind.dimensions(s.variant.params, s.context);
-  const height = dimensions.find((x) => x.id === "height")!;
-  const cap = dimensions.find((x) => x.id === "capLength")!;
-  const left = at(height.from)[0] - 24;
-  dim([left, at(height.from)[1]], [left, at(height.to)[1]], printFeetInches(height.value), true);
-  for (const y of [at(height.from)[1], at(height.to)[1]]) dims.push(line([left - 3, y], [at([-30, 0])[0], y], "thin"));
-  dim([at(cap.from)[0], at(cap.from)[1] + 14], [at(cap.to)[0], at(cap.to)[1] + 14], printFeetInches(cap.value), false);
-  for (const p of [cap.from, cap.to]) dims.push(line([at(p)[0], at(p)[1] + 1], [at(p)[0], at(p)[1] + 17], "thin"));
-  const notes = [
-    text([24, 227], "PELLAM NOTCH RAILWAY", 6, "start", "label"),
-    text([24, 219], "STANDARD FRAMED TRESTLE BENT", 4.2, "start", "label"),
-    text([24, 213], "TWO STORIES  ·  FOUR POSTS", 3, "start", "label"),
-    text([220, 60], "CAP 12 × 14", 2.8, "start", "label"),
-    text([220, 55], "POSTS AND SILLS 12 × 12", 2.8, "start", "label"),
-    text([220, 50], "SWAY BRACES 3 × 10", 2.8, "start", "label"),
-    text([220, 45], "OUTER BATTER 2 1/2 IN 12", 2.8, "start", "label"),
-    text([220, 30], "SHEET 12", 4, "start", "label"),
-    text([220, 24], "SCALE 1/4 IN = 1 FT", 2.8, "start", "label"),
-    text([220, 19], "ENGINEER'S OFFICE, MAY 1909", 2.8, "start", "label"),
-  ];
-  const frame = (x: number, y: number, w: number, h: number): Entity =>
-    outline(
-      [
-        [x, y],
-        [x + w, y],
-        [x + w, y + h],
-        [x, y + h],
-      ],
-      "outline",
-    );
-  return {
-    drawing: {
-      layers: [
-        {
-          name: "border",
-          entities: [
-            frame(0, 0, 300, 250),
-            frame(12, 12, 276, 226),
-            frame(216, 12, 72, 56),
-            line([216, 38], [288, 38], "thin"),
-          ],
-        },
-        { name: "ground", entities: [line([30, at(height.to)[1] - 0.6], [270, at(height.to)[1] - 2], "thin")] },
-        { name: "bent", entities: [line(at([0, 6]), at([0, -80]), "centre"), ...members] },
-        { name: "dimensions", entities: dims },
-        { name: "notes", entities: notes },
-      ],
-    },
-    k,
-    origin,
   };
 }
 
@@ -173,41 +101,281 @@ async function scan(
   return { png, width: w, height: h, toPixel };
 }
 
-const bent = bentJob();
-const sheet = planSheet(bent);
-const { png, width, height, toPixel } = await scan(sheet.drawing);
-const hash = createHash("sha256").update(png).digest("hex");
-const onSheet = (p: Vec2): Vec2 => [sheet.origin[0] + p[0] * sheet.k, sheet.origin[1] + p[1] * sheet.k];
-const round = (p: Vec2): [number, number] => [Number(p[0].toFixed(2)), Number(p[1].toFixed(2))];
-const capHalf = 49 / 2;
-bent.drawings.push({
-  id: "sheet12",
-  name: "Plan sheet 12",
-  picture: { hash, type: "image/jpeg", width, height },
-  calibration: {
-    from: round(toPixel(onSheet([-capHalf, 0]))),
-    to: round(toPixel(onSheet([capHalf, 0]))),
-    length: feet(14),
-    tilt: TILT,
-  },
-  measures: [
-    {
-      id: "capm",
-      name: "Cap, end to end",
-      kind: "length",
-      points: [round(toPixel(onSheet([-capHalf, -2]))), round(toPixel(onSheet([capHalf, -2])))],
-      usedFor: "gulch:capLength",
+async function gulch(): Promise<void> {
+  const job = bentJob();
+  const sheet = planSheet(designOf(job), 0, {
+    title: ["PELLAM NOTCH RAILWAY", "STANDARD FRAMED TRESTLE BENT", "TWO STORIES  ·  FOUR POSTS"],
+    notes: [
+      "CAP 12 × 14",
+      "POSTS, SILLS 12 × 12",
+      "SWAY BRACES 3 × 10",
+      "BATTER 2 1/2 IN 12",
+      "SHEET 12",
+      "SCALE 1/4 IN = 1 FT",
+    ],
+    scale: SHEET,
+    origin: [150, 190],
+    busy: true,
+    leaders: false,
+  });
+  const { png, width, height, toPixel } = await scan(sheet.drawing);
+  const hash = hashOf(png);
+  const at = (p: Vec2): [number, number] => round(toPixel(sheet.onSheet(p)));
+  const [cap, foot] = [49 / 2, 73.5];
+  job.drawings.push({
+    id: "sheet12",
+    name: "Plan sheet 12",
+    picture: { hash, type: "image/jpeg", width, height },
+    calibration: {
+      lengths: [
+        { id: "k1", name: "Cap, end to end", from: at([-cap, 0]), to: at([cap, 0]), length: feet(14), use: "scale" },
+        { id: "k2", name: "Height", from: at([0, 0]), to: at([0, -foot]), length: feet(21), use: "check" },
+      ],
+      stretch: "auto",
+      tilt: TILT,
     },
-  ],
-  under: { structure: "gulch", anchor: round(toPixel(onSheet([0, 0]))), opacity: 0.45 },
-});
-const empty = { ...emptyJob("Empty job"), brief: { ...emptyJob("").brief, railroad: "Pellam Notch Railway" } };
+    measures: [
+      {
+        id: "capm",
+        name: "Cap, end to end",
+        kind: "length",
+        points: [at([-cap, -2]), at([cap, -2])],
+        usedFor: "gulch:capLength",
+      },
+    ],
+    openings: [],
+    under: [{ structure: "gulch", anchor: at([0, 0]), opacity: 0.45 }],
+  });
+  writeFileSync("examples/plan-sheet-12.jpg", png);
+  write("gulch-trestle", job, { [hash]: png });
+  console.log(`plan sheet ${width} × ${height}, ${Math.round(png.length / 1024)} kB`);
+}
 
+/** A member of the snowshed from its middle line in prototype inches; the centre line is at 0. */
+function timber(id: string, role: string, section: string, from: Vec2, to: Vec2): Trace {
+  const inch = (p: Vec2): [number, number] => [inches(p[0]), inches(p[1])];
+  const line = { from: inch(from), to: inch(to) };
+  const square = () => ({ kind: "square" as const, beyond: 0 });
+  return {
+    id,
+    role,
+    section,
+    ...line,
+    seat: "centre",
+    flat: false,
+    layer: "middle",
+    order: usualOrder(line),
+    ends: [square(), square()],
+  };
+}
+/** Half of the cross frame; the sill and the tie beam are drawn up to the centre line, and all of it is mirrored. */
+const SNOWSHED: TracedParams = {
+  ...emptyTrace(),
+  members: [
+    timber("s1", "sill", "10×12", [-108, 6], [0, 6]),
+    timber("p1", "post", "10×10", [-96, 12], [-96, 204]),
+    timber("t1", "tie beam", "10×12", [-114, 210], [0, 210]),
+    timber("r1", "rafter", "8×10", [-100, 216], [0, 266]),
+    timber("n1", "knee brace", "6×8", [-91, 168], [-55, 204]),
+  ],
+  mirror: 0,
+};
+function snowshed(): void {
+  const s = newStructure("traced", "shed", "Snowshed bent");
+  s.variants[0]!.params = SNOWSHED as never;
+  s.variants[0]!.name = "As the plan shows";
+  const job = emptyJob("Snowshed");
+  Object.assign(job.brief, {
+    railroad,
+    place: "Above the upper tunnel, on the uphill side of the main line.",
+    track: "over",
+    era: "Winter 1911",
+  });
+  job.structures.push(s);
+  const sheet = planSheet(designOf(job), 0, {
+    title: ["PELLAM NOTCH RAILWAY", "SNOWSHED, CROSS FRAME", "FRAMES 8 FT APART"],
+    notes: [
+      "POSTS 10 × 10",
+      "SILL, TIE BEAM 10 × 12",
+      "RAFTERS 8 × 10",
+      "KNEE BRACES 6 × 8",
+      "SHEET 31",
+      "DRAWN AT FULL SIZE",
+    ],
+    scale: SHEET,
+    origin: [150, 60],
+    busy: true,
+    leaders: false,
+  });
+  const full = enlarged(sheet.drawing, 1 / SHEET);
+  const dxf = toDxf(full);
+  const lines = readDxf(dxf);
+  const file = Buffer.from(JSON.stringify(lines));
+  const hash = hashOf(file);
+  const margin = (lines.width - sheet.size[0] / SHEET) / 2;
+  const at = (p: Vec2): [number, number] => {
+    const [x, y] = sheet.onSheet(p);
+    return [Number((x / SHEET + margin).toFixed(3)), Number((lines.height - margin - y / SHEET).toFixed(3))];
+  };
+  job.drawings.push({
+    id: "sheet31",
+    name: "Snowshed, sheet 31",
+    lines: { hash, width: lines.width, height: lines.height, hidden: [] },
+    calibration: { lengths: [], stated: { ratio: 1, unit: 1 }, stretch: "auto", tilt: 0 },
+    measures: [],
+    openings: [],
+    under: [{ structure: "shed", anchor: at([0, 0]), opacity: 0.45 }],
+  });
+  Object.assign(SNOWSHED, {
+    places: [0, 8, 16].map((f) => feet(f)),
+    crosses: [-1, 1].flatMap((k, i) => [
+      {
+        id: `l${i + 1}`,
+        role: "purlin",
+        section: "4×6",
+        flat: false,
+        on: "r1",
+        at: inches(k < 0 ? 24 : 84),
+        run: "through",
+        side: "left",
+        overhang: inches(12),
+      },
+    ]),
+  });
+  writeFileSync("examples/snowshed-plan.dxf", dxf);
+  write("snowshed", job, { [hash]: file });
+  console.log(`snowshed plan: ${lines.entities.length} entities, ${Math.round(file.length / 1024)} kB`);
+}
+function enlarged(d: Drawing, k: number): Drawing {
+  const p = (q: Vec2): Vec2 => [q[0] * k, q[1] * k];
+  return {
+    layers: d.layers.map((l) => ({
+      ...l,
+      entities: l.entities.map((e) =>
+        e.kind === "path"
+          ? { ...e, points: e.points.map(p) }
+          : e.kind === "circle"
+            ? { ...e, centre: p(e.centre), radius: e.radius * k }
+            : { ...e, at: p(e.at), size: e.size * k },
+      ),
+    })),
+  };
+}
+
+async function toolHouse(): Promise<void> {
+  const photo = await photograph(await flatFront());
+  const hash = hashOf(photo);
+  const { data, info } = await sharp(photo).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  const k = photoKeystone();
+  const laid = layStraightened(k);
+  const flat = resample({ width: info.width, height: info.height, data: new Uint8ClampedArray(data) }, k, laid)!;
+  const straight = await sharp(Buffer.from(flat.data), { raw: { width: flat.width, height: flat.height, channels: 4 } })
+    .flatten({ background: "#ffffff" })
+    .jpeg({ quality: 70, mozjpeg: true })
+    .toBuffer();
+  const straightHash = hashOf(straight);
+  const on = (x: number, y: number): [number, number] =>
+    round([laid.origin[0] + inches(x) * laid.perMm, laid.origin[1] + inches(y) * laid.perMm]);
+  const job = emptyJob("Tool house");
+  Object.assign(job.brief, {
+    railroad,
+    place: "Beside the section foreman's house at Pellam.",
+    track: "beside",
+    era: "About 1908",
+  });
+  const { door, window: w, wall } = FRONT;
+  job.drawings.push(
+    {
+      id: "photo",
+      name: "Front, from the track",
+      picture: { hash, type: "image/jpeg", width: PHOTO.width, height: PHOTO.height },
+      measures: [],
+      openings: [],
+      under: [],
+    },
+    {
+      id: "straight",
+      name: "Front, straightened",
+      picture: { hash: straightHash, type: "image/jpeg", width: flat.width, height: flat.height },
+      calibration: {
+        lengths: [
+          {
+            id: "k1",
+            name: "Door, high",
+            from: on(door.x, door.y),
+            to: on(door.x, door.y + door.h),
+            length: inches(door.h),
+            use: "check",
+          },
+        ],
+        stated: { ratio: 1, unit: 1 / laid.perMm },
+        stretch: "auto",
+        tilt: 0,
+      },
+      measures: [
+        { id: "m1", name: "Wall, across", kind: "across", points: [on(0, wall.h - 20), on(wall.w, wall.h - 20)] },
+        {
+          id: "m2",
+          name: "Boards to the weather",
+          kind: "count",
+          points: [on(wall.w - 8, 8), on(wall.w - 8, 88)],
+          count: 11,
+        },
+      ],
+      openings: [
+        {
+          id: "o1",
+          name: "Door",
+          kind: "door",
+          from: on(door.x, door.y),
+          to: on(door.x + door.w, door.y + door.h),
+          set: "recessed",
+          by: inches(3),
+          trim: inches(5),
+          sill: "threshold plank, 2 in",
+          swing: "left",
+          casting: "",
+          note: "",
+        },
+        {
+          id: "o2",
+          name: "Window",
+          kind: "window",
+          from: on(w.x, w.y),
+          to: on(w.x + w.w, w.y + w.h),
+          set: "recessed",
+          by: inches(2),
+          trim: inches(5),
+          sill: "sloped, 2 in, past the trim",
+          swing: "slides",
+          casting: "double hung, 6 over 6",
+          note: "",
+        },
+      ],
+      under: [],
+      straightened: {
+        drawing: "photo",
+        corners: k.corners.map(round) as never,
+        width: k.width,
+        height: k.height,
+        lens: k.lens.k,
+        size: [PHOTO.width, PHOTO.height],
+      },
+    },
+  );
+  writeFileSync("examples/tool-house-photo.jpg", photo);
+  write("tool-house", job, { [hash]: photo, [straightHash]: straight });
+  console.log(
+    `tool house ${info.width} × ${info.height}, ${Math.round(photo.length / 1024)} kB, straightened ${flat.width} × ${flat.height}`,
+  );
+}
+
+function write(name: string, doc: JobDoc, files: Readonly<Record<string, Buffer>>): void {
+  const text = Object.fromEntries(Object.entries(files).map(([h, b]) => [h, b.toString("base64")]));
+  writeFileSync(`examples/${name}.json`, writeJobFile({ doc, issues: [], files: text }));
+}
 mkdirSync("examples", { recursive: true });
-writeFileSync("examples/plan-sheet-12.jpg", png);
-writeFileSync(
-  "examples/gulch-trestle.json",
-  writeJobFile({ doc: bent, issues: [], files: { [hash]: png.toString("base64") } }),
-);
-writeFileSync("examples/empty-job.json", writeJobFile({ doc: empty, issues: [], files: {} }));
-console.log(`plan sheet ${width} × ${height}, ${Math.round(png.length / 1024)} kB`);
+await gulch();
+snowshed();
+await toolHouse();
+write("empty-job", { ...emptyJob("Empty job"), brief: { ...emptyJob("").brief, railroad } }, {});

@@ -1,8 +1,9 @@
 /** Writes docs/job.schema.json from the kinds' own declarations: npx tsx scripts/make-schema.ts. */
 import { writeFileSync } from "node:fs";
 import { format } from "prettier";
-import { JOB_FORMAT, JOB_VERSION } from "../core/job";
-import { KINDS, type Param } from "../core/structures";
+import { JOB_FORMAT, JOB_VERSION, OPENINGS } from "../core/job";
+import { MEASURES } from "../core/prototype";
+import { JOINTS, KINDS, type Param } from "../core/structures";
 
 const number = (more: object = {}) => ({ type: "number", ...more });
 const text = (maxLength: number) => ({ type: "string", maxLength });
@@ -17,6 +18,48 @@ const object = (properties: Record<string, object>, optional: readonly string[] 
 });
 const id = { type: "string", pattern: "^[A-Za-z0-9][A-Za-z0-9-]{0,39}$" };
 const point = list(number(), { minItems: 2, maxItems: 2 });
+const hash = { type: "string", pattern: "^[0-9a-f]{64}$" };
+const section = { type: "string", pattern: "^\\d+(\\.\\d+)?×\\d+(\\.\\d+)?$" };
+/** What a traced structure keeps is drawn, not declared as single values. */
+const traced = (() => {
+  const end = object({ kind: oneOf("square", "plumb", "level"), beyond: number() });
+  const flag = { type: "boolean" };
+  return object(
+    {
+      members: list(
+        object({
+          id,
+          role: text(40),
+          section,
+          from: point,
+          to: point,
+          seat: oneOf("centre", "left", "right"),
+          flat: flag,
+          layer: oneOf("near", "middle", "far"),
+          order: { type: "integer" },
+          ends: list(end, { minItems: 2, maxItems: 2 }),
+        }),
+      ),
+      joints: list(object({ a: id, b: id, kind: oneOf(...JOINTS), depth: number() }, ["depth"])),
+      crosses: list(
+        object({
+          id,
+          role: text(40),
+          section,
+          flat: flag,
+          on: id,
+          at: number(),
+          run: oneOf("through", "between"),
+          side: oneOf("left", "right"),
+          overhang: number(),
+        }),
+      ),
+      places: list(number(), { minItems: 1 }),
+      mirror: { type: ["number", "null"] },
+    },
+    ["mirror"],
+  );
+})();
 
 function param(p: Param): object {
   const about = { title: p.label, description: p.help };
@@ -57,10 +100,15 @@ const structures = KINDS.map((k) =>
     kind: { const: k.id },
     name: text(120),
     chosen: id,
-    variants: list(variant(object(Object.fromEntries(Object.entries(k.spec).map(([n, p]) => [n, param(p)])))), {
-      minItems: 1,
-      maxItems: 50,
-    }),
+    variants: list(
+      variant(
+        k.id === "traced" ? traced : object(Object.fromEntries(Object.entries(k.spec).map(([n, p]) => [n, param(p)]))),
+      ),
+      {
+        minItems: 1,
+        maxItems: 50,
+      },
+    ),
   }),
 );
 const schema = {
@@ -87,28 +135,71 @@ const schema = {
           {
             id,
             name: text(120),
-            picture: object({
-              hash: { type: "string", pattern: "^[0-9a-f]{64}$" },
-              type: oneOf("image/png", "image/jpeg", "image/webp"),
-              width: { type: "integer" },
-              height: { type: "integer" },
-            }),
-            calibration: object({ from: point, to: point, length: number({ minimum: 1 }), tilt: number() }),
+            picture: object({ hash, type: text(20), width: { type: "integer" }, height: { type: "integer" } }),
+            lines: object({ hash, width: number(), height: number(), hidden: list(text(200)) }),
+            calibration: object(
+              {
+                lengths: list(
+                  object(
+                    {
+                      id,
+                      name: text(80),
+                      from: point,
+                      to: point,
+                      length: number({ minimum: 1 }),
+                      use: oneOf("scale", "check"),
+                      count: { type: "integer" },
+                      each: number(),
+                    },
+                    ["count", "each"],
+                  ),
+                ),
+                stated: object({ ratio: number(), unit: number() }),
+                stretch: oneOf("auto", "apart", "together"),
+                tilt: number(),
+              },
+              ["stated"],
+            ),
             measures: list(
               object(
                 {
                   id,
                   name: text(80),
-                  kind: oneOf("length", "angle"),
-                  points: list(point, { minItems: 2, maxItems: 3 }),
+                  kind: oneOf(...Object.keys(MEASURES)),
+                  points: list(point, { minItems: 2 }),
+                  count: { type: "integer" },
                   usedFor: text(120),
                 },
-                ["usedFor"],
+                ["count", "usedFor"],
               ),
             ),
-            under: object({ structure: id, anchor: point, opacity: number({ minimum: 0, maximum: 1 }) }),
+            openings: list(
+              object({
+                id,
+                name: text(80),
+                kind: oneOf(...OPENINGS.kind),
+                from: point,
+                to: point,
+                set: oneOf(...OPENINGS.set),
+                by: number(),
+                trim: number(),
+                sill: text(200),
+                swing: oneOf(...OPENINGS.swing),
+                casting: text(200),
+                note: text(500),
+              }),
+            ),
+            under: list(object({ structure: id, anchor: point, opacity: number({ minimum: 0, maximum: 1 }) })),
+            straightened: object({
+              drawing: id,
+              corners: list(point, { minItems: 4, maxItems: 4 }),
+              width: number(),
+              height: number(),
+              lens: number(),
+              size: point,
+            }),
           },
-          ["calibration", "under"],
+          ["picture", "lines", "calibration", "straightened"],
         ),
       ),
       structures: list({ anyOf: structures }),

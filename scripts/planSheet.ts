@@ -18,6 +18,8 @@ export interface PlanSheetOptions {
   readonly heightOn?: "left" | "right";
   /** Thin lines besides: a second tier of dimensions, leaders, the ground. */
   readonly busy?: boolean;
+  /** Leaders from members to notes, where it is busy. */
+  readonly leaders?: boolean;
 }
 /** A member as it stands on the sheet: its centre line and width there, mm, y up. */
 export interface SheetMember {
@@ -95,15 +97,16 @@ export function planSheet(d: Design, index: number, o: PlanSheetOptions): PlanSh
       ...dimension([x0, y1 + 8], [mid, y1 + 8], real(mid - x0)),
       ...dimension([mid, y1 + 8], [x1, y1 + 8], real(x1 - mid)),
     );
-    truth.slice(0, 3).forEach((t, i) => {
-      const from: Vec2 = [(t.a[0] + t.b[0]) / 2, (t.a[1] + t.b[1]) / 2];
-      const to: Vec2 = [x1 + 18, y1 - 10 - 9 * i];
-      dims.push(
-        line(from, to, "thin"),
-        line(to, [to[0] + 16, to[1]], "thin"),
-        text([to[0] + 1, to[1] + 1], "SEE NOTE", 2.4, "start", "label"),
-      );
-    });
+    if (o.leaders !== false)
+      truth.slice(0, 3).forEach((t, i) => {
+        const from: Vec2 = [(t.a[0] + t.b[0]) / 2, (t.a[1] + t.b[1]) / 2];
+        const to: Vec2 = [x1 + 18, y1 - 10 - 9 * i];
+        dims.push(
+          line(from, to, "thin"),
+          line(to, [to[0] + 16, to[1]], "thin"),
+          text([to[0] + 1, to[1] + 1], "SEE NOTE", 2.4, "start", "label"),
+        );
+      });
   }
   const notes: Entity[] = o.title.map((t, i) => text([18, H - 21 - 8 * i], t, i === 0 ? 6 : 3.6, "start", "label"));
   const strip = o.block === "strip";

@@ -8,7 +8,7 @@ import { importJob } from "../app/data/jobs.server";
 db();
 const stamp = join(dataDir(), "demo-filled-in");
 if (!existsSync(stamp)) {
-  for (const file of ["examples/empty-job.json", "examples/gulch-trestle.json"])
-    await importJob(readFileSync(file, "utf8"));
+  for (const name of ["empty-job", "tool-house", "snowshed", "gulch-trestle"])
+    await importJob(readFileSync(`examples/${name}.json`, "utf8"));
   writeFileSync(stamp, "");
 }

@@ -1,30 +1,10 @@
+import { COMMON_SIZES } from "core/lumber";
 import { kindOf, type Spec } from "core/structures";
 import { toast } from "sonner";
 import { chosenVariant, useJob } from "~/job/JobContext";
 import { SelectField, TextField } from "~/ui/Fields";
 import { useUnits } from "~/job/units";
 import { useParam } from "./useParam";
-
-const SECTIONS = [
-  "1×6",
-  "2×6",
-  "2×8",
-  "2×10",
-  "2×12",
-  "3×8",
-  "3×10",
-  "3×12",
-  "4×8",
-  "4×10",
-  "6×8",
-  "8×8",
-  "8×10",
-  "10×10",
-  "10×12",
-  "12×12",
-  "12×14",
-  "14×14",
-];
 
 /** The same parameters as on the drawing, as a list. */
 export function ParamsPanel({ structure }: { structure: string }) {
@@ -37,7 +17,7 @@ export function ParamsPanel({ structure }: { structure: string }) {
   return (
     <div className="space-y-5">
       <datalist id="nominal-sizes">
-        {SECTIONS.map((x) => (
+        {COMMON_SIZES.map((x) => (
           <option key={x} value={x} />
         ))}
       </datalist>

@@ -1,4 +1,4 @@
-import { fromPixel, type Calibration } from "core/prototype";
+import { fromPixel, type SheetScale } from "core/prototype";
 import type { Vec2 } from "core/geometry";
 import type { BoardView } from "./Board";
 
@@ -6,18 +6,18 @@ const TILE = 512;
 interface Props {
   readonly picture: { readonly hash: string; readonly width: number; readonly height: number };
   /** Where a pixel lies on the drawing. */
-  readonly calibration: Calibration | undefined;
+  readonly scale: SheetScale;
   readonly anchor: Vec2;
-  /** Units of the drawing per unit that the calibration gives. */
+  /** Units of the drawing per unit that the scale gives. */
   readonly unit: number;
   readonly view: BoardView;
   readonly opacity?: number;
 }
 
 /** A picture under the drawing, as the tiles that the screen needs: coarse ones stay behind while fine ones load. */
-export function PictureTiles({ picture, calibration, anchor, unit, view, opacity = 1 }: Props) {
+export function PictureTiles({ picture, scale, anchor, unit, view, opacity = 1 }: Props) {
   const place = (p: Vec2): Vec2 => {
-    const [x, y] = fromPixel(calibration, anchor, p);
+    const [x, y] = fromPixel(scale, anchor, p);
     return [x * unit, y * unit];
   };
   const [o, ex, ey] = [place([0, 0]), place([1, 0]), place([0, 1])];

@@ -1,9 +1,19 @@
 import { and, desc, eq, isNotNull, isNull } from "drizzle-orm";
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from "immer";
 import { randomUUID } from "node:crypto";
-import { checkJob, emptyJob, readJobFile, writeJobFile, type Issue, type JobDoc } from "core/job";
+import {
+  checkJob,
+  drawingFiles,
+  emptyJob,
+  JOB_VERSION,
+  migrate,
+  readJobFile,
+  writeJobFile,
+  type Issue,
+  type JobDoc,
+} from "core/job";
 import { db } from "./db.server";
-import { forgetUnusedPictures, importPicture, pictureBase64 } from "./pictures.server";
+import { forgetUnusedPictures, importFile, pictureBase64 } from "./pictures.server";
 import { issues, jobs, revisions } from "./schema.server";
 
 enablePatches();
@@ -28,11 +38,19 @@ const now = (): string => new Date().toISOString();
 const newId = (): string => randomUUID().slice(0, 8);
 
 function row(id: string): Row | undefined {
-  return db()
+  const r = db()
     .select()
     .from(jobs)
     .where(and(eq(jobs.id, id), isNull(jobs.deletedAt)))
     .get();
+  return r && broughtUp(r);
+}
+/** A row whose document is of this version. One of an earlier version is migrated where it stands; what was done to its old shape can then not be undone. */
+function broughtUp(r: Row): Row {
+  if ((r.doc as JobDoc).version === JOB_VERSION) return r;
+  const change = { doc: migrate(r.doc as Record<string, unknown>), undo: [], redo: [] };
+  db().update(jobs).set(change).where(eq(jobs.id, r.id)).run();
+  return { ...r, ...change };
 }
 function issuesOf(id: string): Issue[] {
   return db()
@@ -70,7 +88,9 @@ function stateOf(r: Row): JobState {
 /** All jobs on the shelf, the last changed first. */
 export function listJobs(): { id: string; doc: JobDoc; changedAt: string; issues: readonly Issue[] }[] {
   const rows = db().select().from(jobs).where(isNull(jobs.deletedAt)).orderBy(desc(jobs.changedAt)).all();
-  return rows.map((r) => ({ id: r.id, doc: r.doc as JobDoc, changedAt: r.changedAt, issues: issuesOf(r.id) }));
+  return rows
+    .map(broughtUp)
+    .map((r) => ({ id: r.id, doc: r.doc as JobDoc, changedAt: r.changedAt, issues: issuesOf(r.id) }));
 }
 /** A job as it stands; undefined when there is none of that id. */
 export function readJob(id: string): JobState | undefined {
@@ -111,26 +131,26 @@ export function clearDeleted(): void {
   const month = new Date(Date.now() - 31 * 864e5).toISOString();
   for (const r of db().select().from(jobs).where(isNotNull(jobs.deletedAt)).all())
     if (r.deletedAt! < month) db().delete(jobs).where(eq(jobs.id, r.id)).run();
-  const kept = db().select({ doc: jobs.doc }).from(jobs).all();
-  forgetUnusedPictures(new Set(kept.flatMap((k) => (k.doc as JobDoc).drawings.map((d) => d.picture.hash))));
+  const kept = db().select().from(jobs).all().map(broughtUp);
+  forgetUnusedPictures(new Set(kept.flatMap((k) => drawingFiles(k.doc as JobDoc).map((f) => f.hash))));
 }
 
 /** Text of a job file with its issues and pictures. */
 export function exportJob(id: string): { readonly name: string; readonly text: string } | undefined {
   const s = readJob(id);
   if (!s) return undefined;
-  const hashes = [...new Set(s.doc.drawings.map((d) => d.picture.hash))];
+  const hashes = [...new Set(drawingFiles(s.doc).map((f) => f.hash))];
   const files = Object.fromEntries(hashes.map((h) => [h, pictureBase64(h)]));
   return { name: s.doc.name, text: writeJobFile({ doc: s.doc, issues: s.issues, files }) };
 }
 /** Puts a job file on the shelf under a new id. Errors: JobError, or a sentence about a picture that is not what it says. */
 export async function importJob(text: string): Promise<string> {
   const { doc, issues: frozen, files } = readJobFile(text);
-  for (const d of doc.drawings) {
-    const data = files[d.picture.hash];
+  for (const f of drawingFiles(doc)) {
+    const data = files[f.hash];
     if (data === undefined)
-      throw new Error(`The drawing “${d.name}” has no picture in the file. Export the job again.`);
-    await importPicture(Buffer.from(data, "base64"), d.picture.hash);
+      throw new Error(`The drawing “${f.drawing}” has no ${f.kind} in the file. Export the job again.`);
+    await importFile(Buffer.from(data, "base64"), f);
   }
   return insert(doc, frozen);
 }

@@ -13,6 +13,8 @@ import {
 } from "node:fs";
 import { join } from "node:path";
 import sharp, { type Metadata } from "sharp";
+import type { DrawingFile } from "core/job";
+import { readSheetLines } from "core/sources";
 import { dataDir, db } from "./db.server";
 import { pictures, revisions } from "./schema.server";
 
@@ -21,7 +23,13 @@ export const MAX_MEGAPIXELS = 160;
 export const MAX_BYTES = 120 * 1024 * 1024;
 const TILE = 512;
 /** What the bytes say of themselves; names and declared types are never asked. */
-const TYPES: Record<string, string> = { png: "image/png", jpeg: "image/jpeg", webp: "image/webp" };
+const TYPES: Record<string, string> = { png: "image/png", jpeg: "image/jpeg", webp: "image/webp", tiff: "image/tiff" };
+const LINES = "application/json";
+/** A large picture that packs this many pixels into a byte holds nothing: a bomb, or blank paper. */
+const EMPTIEST = 4000;
+const LARGE = 20e6;
+/** Longest that a picture may take to read, seconds. */
+const SECONDS = 120;
 
 export interface Picture {
   readonly hash: string;
@@ -39,18 +47,30 @@ export async function addPicture(bytes: Buffer, name: string): Promise<Picture> 
   const upright = image.turned ? await sharp(bytes, LIMITS).rotate().toBuffer() : bytes;
   return keep(upright, image.type);
 }
-/** Takes in the picture of a job file, which has to be what its hash says. */
-export async function importPicture(bytes: Buffer, hash: string): Promise<void> {
-  const { type } = await inspect(bytes, "A picture of the job file");
-  if (createHash("sha256").update(bytes).digest("hex") !== hash)
-    throw new Error("A picture of the job file is not the one its name says: the file was damaged.");
-  await keep(bytes, type);
+/** Takes in lines of a vector drawing, checked. Errors: SourceError with what is wrong. */
+export function addLines(bytes: Buffer): Picture {
+  if (bytes.length > MAX_BYTES) throw new Error("The lines weigh more than a drawing's.");
+  const text = bytes.toString("utf8");
+  const { width, height } = readSheetLines(text);
+  return store(bytes, LINES, { width, height });
+}
+/** The lines kept under a hash, as text; undefined when there are none. */
+export function readLines(hash: string): string | undefined {
+  const known = db().select().from(pictures).where(eq(pictures.hash, hash)).get();
+  return known?.type === LINES ? readFileSync(original(hash), "utf8") : undefined;
+}
+/** Takes in a file of a job file, which has to be what its hash says. */
+export async function importFile(bytes: Buffer, file: DrawingFile): Promise<void> {
+  if (createHash("sha256").update(bytes).digest("hex") !== file.hash)
+    throw new Error(`The ${file.kind} of “${file.drawing}” are not what their name says: the job file was damaged.`);
+  if (file.kind === "lines") addLines(bytes);
+  else await keep(bytes, (await inspect(bytes, "A picture of the job file")).type);
 }
 
 const LIMITS = { limitInputPixels: MAX_MEGAPIXELS * 1e6, failOn: "error" } as const;
 
 async function inspect(bytes: Buffer, what: string): Promise<{ type: string; turned: boolean }> {
-  const wanted = "Upload a PNG, JPEG or WebP picture";
+  const wanted = "Upload a PNG, JPEG, WebP or TIFF picture, a PDF, an SVG or a DXF";
   if (bytes.length === 0) throw new Error(`${what} is empty. ${wanted}.`);
   if (bytes.length > MAX_BYTES)
     throw new Error(
@@ -69,6 +89,10 @@ async function inspect(bytes: Buffer, what: string): Promise<{ type: string; tur
     throw new Error(
       `${what} has ${Math.round(megapixels)} megapixels (${meta.width} × ${meta.height}); ${MAX_MEGAPIXELS} is the most, which is an A0 sheet at 300 dpi. Scan it at a lower resolution.`,
     );
+  if (megapixels * 1e6 > LARGE && (megapixels * 1e6) / bytes.length > EMPTIEST)
+    throw new Error(
+      `${what} says it has ${Math.round(megapixels)} megapixels in only ${Math.round(bytes.length / 1024)} kB, so there is hardly anything on it. Scan it again.`,
+    );
   return { type, turned: (meta.orientation ?? 1) !== 1 };
 }
 
@@ -86,6 +110,7 @@ async function keep(bytes: Buffer, type: string): Promise<Picture> {
       .flatten({ background: "#ffffff" })
       .toColourspace("srgb")
       .jpeg({ quality: 88 })
+      .timeout({ seconds: SECONDS })
       .tile({ size: TILE, overlap: 0, layout: "google", skipBlanks: -1, centre: false })
       .toFile(building);
   } catch {
@@ -96,7 +121,12 @@ async function keep(bytes: Buffer, type: string): Promise<Picture> {
   }
   rmSync(tiles(hash), { recursive: true, force: true });
   renameSync(building, tiles(hash));
-  // on disk before the row says so
+  return store(bytes, type, size);
+}
+/** Writes a file and its row: on disk before the row says so. */
+function store(bytes: Buffer, type: string, size: { readonly width: number; readonly height: number }): Picture {
+  const hash = createHash("sha256").update(bytes).digest("hex");
+  mkdirSync(folder(), { recursive: true });
   const file = openSync(original(hash), "w");
   writeSync(file, bytes);
   fsyncSync(file);
@@ -104,8 +134,8 @@ async function keep(bytes: Buffer, type: string): Promise<Picture> {
   const row = {
     hash,
     type,
-    width: size.width,
-    height: size.height,
+    width: Math.round(size.width),
+    height: Math.round(size.height),
     bytes: bytes.length,
     addedAt: new Date().toISOString(),
   };

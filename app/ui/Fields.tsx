@@ -16,11 +16,13 @@ interface TextProps {
   readonly hint?: string;
   readonly long?: boolean;
   readonly placeholder?: string;
+  /** Id of a datalist with proposals. */
+  readonly list?: string;
   /** Keeps what was typed; answers why not. */
   readonly keep: (text: string) => readonly string[] | void;
 }
 /** A labelled field that keeps what is typed when one leaves it or presses Enter; what it refuses stays in it to be mended. */
-export function TextField({ label, value, hint, long, placeholder, keep }: TextProps) {
+export function TextField({ label, value, hint, long, placeholder, list, keep }: TextProps) {
   const id = useId();
   const [text, setText] = useState(value);
   const [errors, setErrors] = useState<readonly string[]>([]);
@@ -51,6 +53,7 @@ export function TextField({ label, value, hint, long, placeholder, keep }: TextP
       ) : (
         <input
           {...shared}
+          list={list}
           onChange={(e) => setText(e.target.value)}
           onKeyDown={(e) => {
             if (e.key === "Enter") done();

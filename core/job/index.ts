@@ -3,6 +3,8 @@
  * of stock and cutting model mm. Everything else is computed by designOf(doc).
  */
 export * from "./document";
+export * from "./drawings";
+export { migrate } from "./migrations";
 export * from "./read";
 export * from "./create";
 export * from "./design";

@@ -55,7 +55,7 @@ describe("job files", () => {
     ["{}", /^This is no Cardo job file: it lacks "format"/],
     [
       JSON.stringify({ ...job(), version: 99 }),
-      /^The job file is of version 99, and this Cardo reads up to 1\. Open it with a newer Cardo\.$/,
+      /^The job file is of version 99, and this Cardo reads up to 2\. Open it with a newer Cardo\.$/,
     ],
     [JSON.stringify({ ...job(), version: "x" }), /version is "x"/],
     [JSON.stringify({ ...job(), extra: 1 }), /extra/],
@@ -86,7 +86,39 @@ describe("job files", () => {
   ])("are refused in a sentence: %#", (text, words) => expect(sentence(() => readJobText(text))).toMatch(words));
   it("have a migration from every earlier version, each with its fixture", () => {
     // version 1 is the first: this list grows with JOB_VERSION and fails when a step is missing
-    const fixtures: Record<number, { before: Record<string, unknown>; after: Record<string, unknown> }> = {};
+    const fixtures: Record<number, { before: Record<string, unknown>; after: Record<string, unknown> }> = {
+      1: {
+        before: {
+          version: 1,
+          drawings: [
+            {
+              id: "a",
+              measures: [],
+              calibration: { from: [1, 2], to: [3, 40], length: 9, tilt: 1 },
+              under: { structure: "g", anchor: [5, 6], opacity: 0.4 },
+            },
+            { id: "b", measures: [] },
+          ],
+        },
+        after: {
+          version: 2,
+          drawings: [
+            {
+              id: "a",
+              measures: [],
+              openings: [],
+              calibration: {
+                lengths: [{ id: "k1", name: "Known length", from: [1, 2], to: [3, 40], length: 9, use: "scale" }],
+                stretch: "auto",
+                tilt: 1,
+              },
+              under: [{ structure: "g", anchor: [5, 6], opacity: 0.4 }],
+            },
+            { id: "b", measures: [], openings: [], under: [] },
+          ],
+        },
+      },
+    };
     expect(Object.keys(MIGRATIONS).map(Number)).toEqual(Array.from({ length: JOB_VERSION - 1 }, (_, i) => i + 1));
     for (const [v, step] of Object.entries(MIGRATIONS))
       expect(step(fixtures[Number(v)]!.before)).toEqual(fixtures[Number(v)]!.after);

@@ -55,3 +55,36 @@ export function sectionOf(n: Nominal, milling: Milling): PrototypeSection {
   const timber = n.thickness >= 5;
   return { thickness: inches(dressedInches(n.thickness, timber)), width: inches(dressedInches(n.width, timber)) };
 }
+
+/** Sizes that are met most, for lists and proposals. Common practice. */
+export const COMMON_SIZES: readonly string[] = [
+  "1×4",
+  "1×6",
+  "1×8",
+  "2×4",
+  "2×6",
+  "2×8",
+  "2×10",
+  "2×12",
+  "3×6",
+  "3×8",
+  "3×10",
+  "3×12",
+  "4×4",
+  "4×6",
+  "4×8",
+  "4×10",
+  "6×6",
+  "6×8",
+  "8×8",
+  "6×10",
+  "8×10",
+  "10×10",
+  "8×12",
+  "10×12",
+  "12×12",
+  "12×14",
+  "14×14",
+  "14×16",
+  "16×16",
+];

@@ -55,6 +55,8 @@ export interface StructureKind {
   shown(params: Params, path: string): boolean;
   frame(params: Params, context: Context): Frame;
   dimensions(params: Params, context: Context): readonly Dimension[];
+  /** Where the elevation's plumb centre line stands, model mm across; undefined where it has none. */
+  centreLine(params: Params, context: Context): number | undefined;
   /** What is unusual for the prototype. */
   remarks(params: Params): readonly Remark[];
   /** A line of words: "Framed bent, 4 posts, 2 stories". */

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import { newStructure } from "core/job";
 import { KINDS } from "core/structures";
 import { useJob } from "~/job/JobContext";
@@ -19,11 +20,14 @@ export function FramingStart() {
         squares, until it is yours. A calibrated drawing from the Drawings stage can lie under it.
       </p>
       <div className="my-5 flex flex-wrap gap-3">
-        {KINDS.map((k) => (
+        {KINDS.filter((k) => k.id !== "traced").map((k) => (
           <button key={k.id} className="act" onClick={() => add(k.id, k.name)}>
             Frame a {k.name.toLowerCase()}
           </button>
         ))}
+        <Link className="btn inline-flex items-center" to={`/jobs/${job.id}/drawings`}>
+          Trace one over a drawing
+        </Link>
       </div>
       <p className="mb-6 text-ink-2">
         The demo job “Gulch trestle” on the Shelf shows one already fitted over its plan sheet.

@@ -3,7 +3,8 @@ import { ChevronDownIcon } from "@heroicons/react/20/solid";
 import { useMemo, useState } from "react";
 import { toast } from "sonner";
 import { elevation, VIEWS, type View } from "core/drawing";
-import { toPixel, type Calibration } from "core/prototype";
+import { scaleOfDrawing } from "core/job";
+import { fromPixel, toPixel, type SheetScale } from "core/prototype";
 import { kindOf, paramAt, printParam, type Dimension } from "core/structures";
 import { model, printMm, printModel } from "core/units";
 import { Board, type BoardView } from "~/board/Board";
@@ -18,10 +19,13 @@ import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
 import { Changes } from "~/ui/Changes";
 import { Findings } from "~/ui/Findings";
+import { useLines } from "~/sources/useLines";
 import { SidePanel } from "~/ui/SidePanel";
+import { LinesLayer } from "../drawings/LinesLayer";
 import { FramingStart } from "./FramingStart";
 import { FindingMarks } from "./FindingMarks";
 import { Marks } from "./Marks";
+import { TracedNote } from "./TracedNote";
 import { VariantBar } from "./VariantBar";
 
 const PADDING = [118, 96, 130, 104] as const;
@@ -57,6 +61,11 @@ export default function Framing() {
     const depth = Math.min(...shown.filter((s) => /post|cap|sill/.test(s.role)).map((s) => s.far));
     return new Set(shown.filter((s) => s.near <= depth + 0.01).map((s) => s.id));
   }, [shown]);
+  const structureId = design?.structure.id;
+  const drawing = job.doc.drawings.find((d) => d.under.some((u) => u.structure === structureId) && scaleOfDrawing(d));
+  const under = drawing?.under.find((u) => u.structure === structureId);
+  const sheetScale = drawing && scaleOfDrawing(drawing);
+  const lines = useLines(drawing?.lines?.hash);
   if (!design) return <FramingStart />;
 
   const s = design.structure;
@@ -67,9 +76,9 @@ export default function Framing() {
   };
   const print = (d: Dimension): string =>
     d.unit === "batter" ? printParam(paramAt(kindOf(s.kind).spec, d.param!)!, d.value) : P(d.value);
-  const drawing = job.doc.drawings.find((d) => d.under?.structure === s.id && d.calibration);
   const unit = 1 / job.design.scale.ratio;
-  const height = Number(design.variant.params.height ?? 0);
+  const centre = design.kind.centreLine(design.variant.params, design.context);
+  const height = dims.find((d) => d.id === "height")?.value ?? 0;
   const count = job.design.pieces.filter((p) => p.sticks.some((x) => x.startsWith(`${s.id}/`)));
   const selected = job.design.pieces.find((p) => p.sticks.includes(job.selected ?? ""));
   const line: [string, string] = selected
@@ -77,7 +86,10 @@ export default function Framing() {
         `${P(selected.shape.overall / unit)} ${selected.role} ${selected.mark}, tip to tip`,
         `${M(selected.shape.overall, 2)} · ${otherModel(selected.shape.overall)} on the model`,
       ]
-    : [`${P(height)} top of cap to foot of sill`, `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`];
+    : [
+        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : "top of cap to foot of sill"}`,
+        `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`,
+      ];
   function otherModel(mm: number): string {
     const u = job.doc.brief.units.model;
     return u === "mm" ? printModel(model(mm), "64ths") : printMm(model(mm), 2);
@@ -125,15 +137,29 @@ export default function Framing() {
             {(v) => (
               <>
                 <rect width={v.width} height={v.height} fill="transparent" />
-                {drawing?.under && view === "front" && drawing.under.opacity > 0 && (
+                {drawing?.picture && under && sheetScale && view === "front" && under.opacity > 0 && (
                   <PictureTiles
                     picture={drawing.picture}
-                    calibration={drawing.calibration as Calibration}
-                    anchor={drawing.under.anchor}
+                    scale={sheetScale}
+                    anchor={under.anchor}
                     unit={unit}
                     view={v}
-                    opacity={drawing.under.opacity}
+                    opacity={under.opacity}
                   />
+                )}
+                {lines && under && sheetScale && view === "front" && under.opacity > 0 && (
+                  <g opacity={under.opacity}>
+                    <LinesLayer
+                      lines={lines}
+                      hidden={drawing!.lines!.hidden}
+                      onBoard={(p) => {
+                        const [x, y] = fromPixel(sheetScale, under.anchor, p);
+                        return [x * unit, y * unit];
+                      }}
+                      view={v}
+                      paper={false}
+                    />
+                  </g>
                 )}
                 <g transform={v.transform}>
                   <Sticks
@@ -142,13 +168,13 @@ export default function Framing() {
                     styrene={styrene}
                     hidden={hidden}
                     roles={show.roles}
-                    ghost={!!drawing?.under && drawing.under.opacity > 0 && view === "front"}
+                    ghost={!!under && under.opacity > 0 && view === "front"}
                   />
                 </g>
-                {view === "front" && (
+                {view === "front" && centre !== undefined && (
                   <line
-                    x1={v.X(0)}
-                    x2={v.X(0)}
+                    x1={v.X(centre)}
+                    x2={v.X(centre)}
                     y1={v.Y(bounds.max[1]) - 14}
                     y2={v.Y(bounds.min[1]) + 14}
                     stroke="var(--ink-2)"
@@ -194,13 +220,14 @@ export default function Framing() {
                 </PopoverPanel>
               </Popover>
             </div>
-            {drawing?.under && view === "front" && (
+            {drawing && under && sheetScale && view === "front" && (
               <UnderControls
                 drawing={drawing.id}
+                structure={s.id}
                 name={drawing.name}
-                opacity={drawing.under.opacity}
-                anchor={drawing.under.anchor}
-                calibration={drawing.calibration as Calibration}
+                opacity={under.opacity}
+                anchor={under.anchor}
+                scale={sheetScale}
               />
             )}
           </div>
@@ -239,6 +266,8 @@ export default function Framing() {
               <Findings />
               <Changes structure={s} />
             </>
+          ) : design.kind.id === "traced" ? (
+            <TracedNote structure={s} />
           ) : (
             <ParamsPanel structure={s.id} />
           )}
@@ -274,28 +303,30 @@ export default function Framing() {
 /** How the drawing lies under the frame: its opacity, and moving it until the lines agree. */
 function UnderControls({
   drawing,
+  structure,
   name,
   opacity,
   anchor,
-  calibration,
+  scale,
 }: {
   drawing: string;
+  structure: string;
   name: string;
   opacity: number;
   anchor: readonly [number, number];
-  calibration: Calibration;
+  scale: SheetScale;
 }) {
   const job = useJob();
   const [live, setLive] = useState<number>();
   const under =
     (change: (u: { opacity: number; anchor: [number, number] }) => void) =>
     (d: Parameters<Parameters<typeof job.edit>[1]>[0]) => {
-      const x = d.drawings.find((q) => q.id === drawing);
-      if (x?.under) change(x.under);
+      const x = d.drawings.find((q) => q.id === drawing)?.under.find((u) => u.structure === structure);
+      if (x) change(x);
     };
   const nudge = (x: number, y: number): void => {
     // the picture moves, so the point of it that stands on the origin moves the other way: by an inch of the prototype
-    const at = toPixel(calibration, anchor, [-x * 25.4, -y * 25.4]);
+    const at = toPixel(scale, anchor, [-x * 25.4, -y * 25.4]);
     job.edit(
       `Move ${name}`,
       under((u) => void (u.anchor = [at[0], at[1]])),

@@ -6,6 +6,7 @@ import { rectangleOf } from "./layout";
 import { emptyTrace, TracedParams } from "./parameters";
 
 export * from "./parameters";
+export * from "./edit";
 export { drawnId, layElevation, usualOrder, type Elevation, type Made } from "./frame";
 
 /** A structure traced over a drawing: stands in the plane x = 0, across and up as they were traced. */
@@ -64,6 +65,10 @@ export const traced: StructureKind = {
       side: "left",
     };
     return [across, up];
+  },
+  centreLine: (params, ctx) => {
+    const { mirror } = params as unknown as TracedParams;
+    return mirror === null || mirror === undefined ? undefined : toModel(ctx.scale, prototype(mirror));
   },
   remarks: () => [],
   describe: (params) => {

@@ -17,6 +17,7 @@ export const trestleBent: StructureKind = {
   shown: (p, path) => bentShown(p as BentValues, path),
   frame: (p, ctx) => bentFrame(p as BentValues, ctx),
   dimensions: (p, ctx) => bentDimensions(p as BentValues, ctx),
+  centreLine: () => 0,
   remarks: (p) => bentRemarks(p as BentValues),
   describe: (p) => {
     const v = p as BentValues;

@@ -1,15 +1,25 @@
 import { toast } from "sonner";
-import { measureAngle, measureLength, type Calibration } from "core/prototype";
+import { MEASURES, measureValue, UNSCALED } from "core/prototype";
 import type { DrawingDoc } from "core/job";
 import { kindOf, paramAt, type Spec } from "core/structures";
 import { setParam } from "~/board/useParam";
 import { chosenVariant, useJob } from "~/job/JobContext";
+import { useSheet } from "../sheet";
+import { needsScale } from "./print";
+
+/** What a parameter of a kind takes from a measure of a unit. */
+const TAKES: Readonly<Record<string, readonly string[]>> = {
+  length: ["length", "spacing"],
+  batter: ["angle", "batter"],
+};
 
 /** Sends a measure into a parameter of a structure. */
-export function SendTo({ drawing, index }: { drawing: DrawingDoc; index: number }) {
+export function SendTo({ index }: { index: number }) {
   const job = useJob();
+  const { drawing, scale } = useSheet();
   const m = drawing.measures[index]!;
-  const cal = drawing.calibration as Calibration | undefined;
+  const { unit } = MEASURES[m.kind];
+  const several = job.doc.structures.length > 1;
   const options = job.doc.structures.flatMap((s) => {
     const kind = kindOf(s.kind);
     const params = chosenVariant(s).params;
@@ -17,30 +27,32 @@ export function SendTo({ drawing, index }: { drawing: DrawingDoc; index: number 
       .filter((p) => kind.shown(params, p))
       .flatMap((p) => {
         const spec = paramAt(kind.spec, p)!;
-        return (m.kind === "length" && spec.type === "length") || (m.kind === "angle" && spec.type === "batter")
-          ? [{ value: `${s.id}:${p}`, label: spec.label }]
-          : [];
+        const label = several ? `${s.name}: ${spec.label}` : spec.label;
+        return TAKES[spec.type]?.includes(unit) ? [{ value: `${s.id}:${p}`, label, type: spec.type }] : [];
       });
   });
-  if (options.length === 0 || (m.kind === "length" && !cal))
+  if (unit === "area" || unit === "pitch") return <span className="flex-1" />;
+  if (options.length === 0 || (needsScale(m.kind) && !scale))
     return (
       <span className="flex-1 text-[14px] text-ink-2">
-        {cal ? "Frame a structure to use it." : "Calibrate to use it."}
+        {scale ? "Frame a structure to use it." : "Calibrate to use it."}
       </span>
     );
   const send = (to: string): void => {
     const [structure, path] = to.split(":") as [string, string];
     let v: number;
-    if (m.kind === "length") v = measureLength(cal!, m.points[0]!, m.points[1]!);
-    else {
-      // an angle from plumb, or from level: whichever is the batter
-      const a = measureAngle(m.points[0]!, m.points[1]!, m.points[2]!);
-      v = 12 * Math.tan((Math.min(a, Math.abs(90 - a), 180 - a) * Math.PI) / 180);
+    try {
+      v = measureValue(m.kind, m.points, scale ?? UNSCALED, m.count);
+    } catch (e) {
+      return void toast.error((e as Error).message);
     }
-    const rounded = m.kind === "length" ? Math.round(v * 100) / 100 : Math.round(v * 1000) / 1000;
+    // an angle from plumb, or from level: whichever is the batter
+    if (unit === "angle") v = 12 * Math.tan((Math.min(v, Math.abs(90 - v), 180 - v) * Math.PI) / 180);
+    const rounded =
+      options.find((o) => o.value === to)!.type === "length" ? Math.round(v * 100) / 100 : Math.round(v * 1000) / 1000;
     const refused = job.edit(`Send ${m.name} to a dimension`, (d) => {
       setParam(structure, path, rounded)(d);
-      d.drawings.find((x) => x.id === drawing.id)!.measures[index]!.usedFor = to;
+      (d.drawings.find((x) => x.id === drawing.id)! as DrawingDoc).measures[index]!.usedFor = to;
     });
     if (refused.length > 0) toast.error(refused[0]!);
     else toast(`${m.name} is now the ${options.find((o) => o.value === to)!.label.toLowerCase()}.`);

@@ -1,0 +1,65 @@
+import { proxy, wrap, type Remote } from "comlink";
+import { useEffect, useRef, useState } from "react";
+import type { PrototypeWork, Told } from "~/workers/prototype.worker";
+
+interface Running {
+  readonly worker: Worker;
+  readonly stop: (why: Error) => void;
+}
+export class WorkStopped extends Error {
+  constructor() {
+    super("Stopped.");
+  }
+}
+
+/**
+ * Runs one piece of heavy work in a worker of its own, with progress and a stop. Stopping, or leaving the page, ends the
+ * worker; `limit` seconds end it too, so that no file can keep it busy for ever.
+ */
+export function runWork<T>(
+  job: (w: Remote<PrototypeWork>, told: Told) => Promise<T>,
+  told: Told,
+  limit: number,
+): { readonly result: Promise<T>; readonly stop: () => void } {
+  const worker = new Worker(new URL("../workers/prototype.worker.ts", import.meta.url), { type: "module" });
+  let running!: Running;
+  const ended = new Promise<never>((_, failed) => {
+    running = { worker, stop: failed };
+    worker.onerror = (e) => failed(new Error(e.message || "The work broke off."));
+  });
+  const clock = setTimeout(
+    () => running.stop(new Error(`This took longer than ${limit} s and was stopped.`)),
+    limit * 1000,
+  );
+  const result = Promise.race([job(wrap<PrototypeWork>(worker), proxy(told)), ended]).finally(() => {
+    clearTimeout(clock);
+    worker.terminate();
+  });
+  return { result, stop: () => running.stop(new WorkStopped()) };
+}
+
+/** Heavy work of a panel: one at a time, how far it is, and a way to stop it. */
+export function useWork() {
+  const [progress, setProgress] = useState<{ readonly done: number; readonly what: string }>();
+  const stopping = useRef<() => void>(undefined);
+  useEffect(() => () => stopping.current?.(), []);
+  return {
+    progress,
+    stop: () => stopping.current?.(),
+    /** Answers undefined when it was stopped. Errors: what the work says. */
+    async run<T>(job: (w: Remote<PrototypeWork>, told: Told) => Promise<T>, limit = 300): Promise<T | undefined> {
+      stopping.current?.();
+      setProgress({ done: 0, what: "Starting" });
+      const { result, stop } = runWork(job, (done, what) => setProgress({ done, what }), limit);
+      stopping.current = stop;
+      try {
+        return await result;
+      } catch (e) {
+        if (e instanceof WorkStopped) return undefined;
+        throw e;
+      } finally {
+        setProgress(undefined);
+      }
+    },
+  };
+}
