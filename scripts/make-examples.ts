@@ -114,7 +114,8 @@ async function gulch(): Promise<void> {
       "SCALE 1/4 IN = 1 FT",
     ],
     scale: SHEET,
-    origin: [150, 190],
+    origin: [150, 200],
+    block: "strip",
     busy: true,
     leaders: false,
   });
@@ -203,7 +204,8 @@ function snowshed(): void {
       "DRAWN AT FULL SIZE",
     ],
     scale: SHEET,
-    origin: [150, 60],
+    origin: [150, 70],
+    block: "strip",
     busy: true,
     leaders: false,
   });

@@ -120,7 +120,7 @@ export function planSheet(d: Design, index: number, o: PlanSheetOptions): PlanSh
     const [px, py] = strip ? [bx + 4 + (i % 4) * (bw / 4), 28 - 7 * Math.floor(i / 4)] : [bx + 4, 60 - 7 * i];
     notes.push(text([px, py], n, 2.8, "start", "label"));
   });
-  const ground: Entity[] = o.busy ? [line([30, y0 - 0.8], [W - 30, y0 - 2.2], "thin")] : [];
+  const ground: Entity[] = o.busy ? [line([x0 - 22, y0 - 0.8], [x1 + 22, y0 - 1.8], "thin")] : [];
   const middle = at([0, 0])[0];
   return {
     size: [W, H],

@@ -1,3 +1,4 @@
+import { readSvg } from "core/sources";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -91,12 +92,41 @@ describe("jobs on the shelf", () => {
 describe("pictures", () => {
   const blank = (w: number, h: number) =>
     sharp({ create: { width: w, height: h, channels: 3, background: "#fff" }, limitInputPixels: false });
+  it("take TIFF, and refuse bombs and headers that lie, before they are unpacked", async () => {
+    const tiff = await blank(700, 300).tiff({ compression: "lzw" }).toBuffer();
+    expect(await pictures.addPicture(tiff, "scan.tif")).toMatchObject({ type: "image/tiff", width: 700, height: 300 });
+    // a PNG whose header promises more than there is: width and height stand at 16 and 20, the header's check at 29
+    const lying = (width: number, height: number, png: Buffer): Buffer => {
+      const out = Buffer.from(png);
+      out.writeUInt32BE(width, 16);
+      out.writeUInt32BE(height, 20);
+      out.writeUInt32BE(crc32(out.subarray(12, 29)), 29);
+      return out;
+    };
+    const png = await blank(700, 300).png().toBuffer();
+    await expect(pictures.addPicture(lying(60_000, 60_000, png), "big.png")).rejects.toThrow(
+      /^“big.png” has 3600 megapixels \(60000 × 60000\); 160 is the most/,
+    );
+    await expect(pictures.addPicture(lying(4000, 4000, png), "lies.png")).rejects.toThrow("breaks off or is damaged");
+    const bomb = await blank(12_000, 12_000).toColourspace("b-w").tiff({ compression: "ccittfax4", bitdepth: 1 }).toBuffer();
+    expect(bomb.length).toBeLessThan(40_000);
+    await expect(pictures.addPicture(bomb, "bomb.tif")).rejects.toThrow(
+      /^“bomb.tif” says it has 144 megapixels in only \d+ kB, so there is hardly anything on it/,
+    );
+  });
+  it("keep lines of vector drawings, checked, and give them back", () => {
+    const lines = readSvg('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 90 50"><path d="M0 0L90 50"/></svg>');
+    const kept = pictures.addLines(Buffer.from(JSON.stringify(lines)));
+    expect(JSON.parse(pictures.readLines(kept.hash)!)).toEqual(lines);
+    expect(pictures.readLines("0".repeat(64))).toBeUndefined();
+    expect(() => pictures.addLines(Buffer.from('{"format":"cardo-lines"}'))).toThrow("These are no lines of a drawing");
+  });
   it("are what their bytes say, not what they are called", async () => {
     const png = await blank(700, 300).png().toBuffer();
     expect(await pictures.addPicture(png, "plan.exe")).toMatchObject({ type: "image/png", width: 700, height: 300 });
     await expect(
       pictures.addPicture(Buffer.from("<svg xmlns='http://www.w3.org/2000/svg'><script>1</script></svg>"), "a.png"),
-    ).rejects.toThrow(/^“a\.png” is .*Upload a PNG, JPEG or WebP picture\.$/);
+    ).rejects.toThrow(/^“a\.png” is .*Upload a PNG, JPEG, WebP or TIFF picture, a PDF, an SVG or a DXF\.$/);
     await expect(pictures.addPicture(Buffer.from("hello"), "b.png")).rejects.toThrow(
       "is no picture that can be read here",
     );

@@ -63,7 +63,7 @@ export function membersAmong(strokes: readonly Stroke[], o: MemberSearch): Found
   return parts
     .filter((p) => p.score >= OFFERED)
     .sort((p, q) => q.score - p.score || strokeLength(q) - strokeLength(p))
-    .map((p) => ({ id: idOf(p), a: p.a, b: p.b, width: p.width, score: p.score }));
+    .map((p) => ({ id: idOf(p), a: p.a, b: p.b, width: p.width, score: p.score, hidden: p.dashed }));
 }
 const idOf = (p: Pair): string =>
   `f${[...p.a, ...p.b]

@@ -19,6 +19,8 @@ export interface FoundMember {
   readonly b: Vec2;
   readonly width: number;
   readonly score: number;
+  /** Drawn in dashes: it lies behind. */
+  readonly hidden: boolean;
 }
 
 export const strokeLength = (s: { readonly a: Vec2; readonly b: Vec2 }): number =>

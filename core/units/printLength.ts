@@ -17,7 +17,9 @@ export function printFeetInches(mm: number, denominator = 16): string {
   const parts = Math.round((Math.abs(mm) / MM_PER_INCH) * denominator);
   const ft = Math.floor(parts / (12 * denominator));
   const sign = mm < 0 && parts > 0 ? "−" : "";
-  return `${sign}${ft}′-${printFraction(parts - ft * 12 * denominator, denominator)}″`;
+  const rest = parts - ft * 12 * denominator;
+  // an inch figure always stands before its fraction, so that 1′-0 1/16″ is not read as less than it is
+  return `${sign}${ft}′-${rest > 0 && rest < denominator ? "0 " : ""}${printFraction(rest, denominator)}″`;
 }
 
 /** Inches and 1/denominator: 2 57/64 in. Takes mm. */

@@ -26,7 +26,7 @@ export function printMeasure(
     case "length":
       return { prototype: P(v), model: M(v / ratio, 2) };
     case "spacing":
-      return { prototype: `${P(v)} from one to the next, ${m.count ?? 2} counted`, model: M(v / ratio, 2) };
+      return { prototype: `${P(v)} apart`, model: M(v / ratio, 2) };
     case "angle":
       return { prototype: `${printNumber(v, 1)}°`, model: "" };
     case "batter":

@@ -89,7 +89,7 @@ export function ScalePanel() {
                     world="prototype"
                     mm={k.length}
                     units={job.doc.brief.units}
-                    hint={k.count ? `${k.count} counted, ${P(k.each!)} each.` : undefined}
+                    hint={k.count ? `${k.count} counted, ${P(k.each!)} each.` : ""}
                     keep={(mm) =>
                       mm > 0
                         ? void change("Change a known length", (d) => {
@@ -141,7 +141,7 @@ export function ScalePanel() {
                 label="Across and up"
                 value={c.stretch}
                 options={[
-                  { value: "auto", label: "one scale, unless the lengths say otherwise" },
+                  { value: "auto", label: "one scale, if the lengths allow" },
                   { value: "together", label: "always one scale" },
                   { value: "apart", label: "each a scale of its own" },
                 ]}

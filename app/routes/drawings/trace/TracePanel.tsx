@@ -39,6 +39,7 @@ export function TracePanel() {
           <option key={r} value={r} />
         ))}
       </datalist>
+      {sheet.found.length > 0 && <FoundPanel />}
       {t.member ? (
         <MemberForm key={t.member.id} />
       ) : (
@@ -70,7 +71,7 @@ export function TracePanel() {
           />
         </section>
       )}
-      <FoundPanel />
+      {sheet.found.length === 0 && <FoundPanel />}
       {traced.length > 0 && (
         <section className="space-y-2">
           <h2 className="label">Traced structure</h2>

@@ -1,6 +1,7 @@
 import { elevation, VIEWS, type Shown } from "core/drawing";
 import type { Vec2 } from "core/geometry";
-import { fromPixel, toPixel } from "core/prototype";
+import type { FoundMember } from "core/found";
+import { crossingPoint, fromPixel, toPixel } from "core/prototype";
 import { addTrace, drawnId, proposeSection, type Trace, type TracedParams } from "core/structures";
 import { newStructure, type JobDoc } from "core/job";
 import { chosenVariant, useJob, type Recipe } from "~/job/JobContext";
@@ -78,9 +79,7 @@ export function useTrace() {
     );
   };
   /** Puts members in by their middle lines and widths, in pixels: found ones that were accepted. */
-  const accept = (
-    found: readonly { readonly a: Vec2; readonly b: Vec2; readonly width: number }[],
-  ): readonly string[] => {
+  const accept = (found: readonly FoundMember[]): readonly string[] => {
     if (!scale) return ["Calibrate the drawing first: see the Scale tab."];
     const fresh = !params;
     const id = fresh ? newId("t") : structure!;
@@ -90,7 +89,9 @@ export function useTrace() {
       const [a, b] = [fromPixel(scale, at, f.a), fromPixel(scale, at, f.b)];
       const role = roleOf(a, b, settings.role);
       const section = proposeSection(f.width * Math.sqrt(scale.kx * scale.ky), role, job.doc.stock.milling);
-      return { from: kept(a), to: kept(b), seat: "centre" as const, section, role, layer: settings.layer, flat: false };
+      const over = passesOver(f, [...sheet.found, ...found]);
+      const layer = f.hidden ? "far" : over ? "near" : settings.layer;
+      return { from: kept(a), to: kept(b), seat: "centre" as const, section, role, layer, flat: false } as const;
     });
     return put(members, id, fresh, at);
   };
@@ -108,7 +109,8 @@ export function useTrace() {
     });
     if (refused.length === 0) {
       if (fresh) sheet.setStructure(id);
-      job.select(`${id}/${ids[ids.length - 1]!}`);
+      // what is accepted from a list leaves the list in hand
+      if (!Array.isArray(drawn)) job.select(`${id}/${ids[0]!}`);
     }
     return refused;
   }
@@ -143,6 +145,18 @@ export function useTrace() {
     selected,
     member,
   };
+}
+
+/** Whether a slanted member goes over others: those are lapped on their faces, and lie on a layer of their own. */
+function passesOver(f: FoundMember, all: readonly FoundMember[]): boolean {
+  const [dx, dy] = [f.b[0] - f.a[0], f.b[1] - f.a[1]];
+  const slope = (Math.abs(Math.atan2(dy, dx)) * 180) / Math.PI;
+  if (Math.min(slope, 180 - slope) < 3 || Math.abs(slope - 90) < 20) return false;
+  return all.some((o) => {
+    const p = o.hidden || o.id === f.id ? undefined : crossingPoint([f.a, f.b], [o.a, o.b]);
+    const t = p && ((p[0] - f.a[0]) * dx + (p[1] - f.a[1]) * dy) / (dx * dx + dy * dy);
+    return t !== undefined && t > 0.1 && t < 0.9;
+  });
 }
 
 /** What a found member may be, by how it runs: the role in hand where that fits. */
