@@ -1,27 +1,15 @@
 import { expect, test, type Page } from "@playwright/test";
 import { execFileSync } from "node:child_process";
 import { existsSync, readFileSync } from "node:fs";
+import { press } from "./sheet";
 
 const SHEET = "examples/plan-sheet-12.jpg";
 const demo = JSON.parse(readFileSync("examples/gulch-trestle.json", "utf8")) as {
-  drawings: { calibration: { from: number[]; to: number[] }; under: { anchor: number[] } }[];
+  drawings: { calibration: { lengths: { from: number[]; to: number[] }[] }; under: { anchor: number[] }[] }[];
 };
-const { calibration, under } = demo.drawings[0]!;
+const calibration = demo.drawings[0]!.calibration.lengths[0]!;
+const under = demo.drawings[0]!.under[0]!;
 
-/** Where a pixel of the picture is on the screen. */
-const onScreen = (page: Page, [x, y]: readonly number[]) =>
-  page.evaluate(
-    ([px, py]) => {
-      const g = document.querySelector("svg image")!.closest("g") as SVGGElement;
-      const p = new DOMPoint(px, py).matrixTransform(g.getScreenCTM()!);
-      return { x: p.x, y: p.y };
-    },
-    [x!, y!] as const,
-  );
-async function press(page: Page, pixel: readonly number[]): Promise<void> {
-  const p = await onScreen(page, pixel);
-  await page.mouse.click(p.x, p.y);
-}
 const kept = (page: Page) => expect(page.getByRole("status").filter({ hasText: /^Kept at/ })).toBeVisible();
 async function openDemo(page: Page): Promise<void> {
   await page.goto("/");
@@ -45,7 +33,7 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   await page.getByRole("button", { name: "Upload a drawing" }).click();
   await (await chooser).setFiles(SHEET);
   await expect(page.locator("svg image").first()).toBeVisible();
-  await page.getByRole("button", { name: "Calibrate", exact: true }).first().click();
+  await page.getByRole("button", { name: "Known length", exact: true }).first().click();
   await press(page, calibration.from);
   await press(page, calibration.to);
   await page.getByLabel(/Length between the two points/).fill("14 furlongs");
@@ -55,7 +43,7 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   await page.keyboard.press("Enter");
   await expect(page.getByText("pixels to a prototype inch")).toBeVisible();
   await page.keyboard.press("m");
-  await expect(page.getByRole("button", { name: "Measure", exact: true })).toHaveAttribute("aria-pressed", "true");
+  await expect(page.getByRole("button", { name: "Length", exact: true })).toHaveAttribute("aria-pressed", "true");
   const [ax, ay] = under.anchor as [number, number];
   // straight down the sheet by 21 ft, which is 1.5 caps, square to the cap
   const [ux, uy] = [calibration.to[0]! - calibration.from[0]!, calibration.to[1]! - calibration.from[1]!];
@@ -76,6 +64,7 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   const height = page.getByLabel("Send Height over all to");
   await height.selectOption({ label: "Height, top of cap to foot of sill" });
   await expect(page.getByText("is now the height")).toBeVisible();
+  await page.getByRole("tab", { name: "Scale" }).click();
   await page.getByRole("button", { name: "Put under the frame" }).click();
   await press(page, under.anchor);
   await page.getByRole("link", { name: "Framing" }).click();
@@ -190,7 +179,7 @@ test("bad files are refused in a sentence and nothing is lost", async ({ page })
   const input = page.getByLabel("Picture", { exact: true });
   await input.setInputFiles({ name: "note.png", mimeType: "image/png", buffer: Buffer.from("this is a note") });
   await expect(page.getByRole("alert")).toContainText(
-    "“note.png” is no picture that can be read here. Upload a PNG, JPEG or WebP picture.",
+    "“note.png” is no picture that can be read here. Upload a PNG, JPEG, WebP or TIFF picture, a PDF, an SVG or a DXF.",
   );
   await input.setInputFiles({
     name: "a.svg",
@@ -205,7 +194,7 @@ test("bad files are refused in a sentence and nothing is lost", async ({ page })
   await page.goto("/");
   await page.waitForLoadState("networkidle");
   for (const [text, words] of [
-    ['{"format":"cardo-job","version":9}', "is of version 9, and this Cardo reads up to 1"],
+    ['{"format":"cardo-job","version":9}', "is of version 9, and this Cardo reads up to 2"],
     ["{", "is no job file"],
     ["{}", "lacks"],
   ] as const) {
@@ -246,23 +235,23 @@ test("the shelf: rename, duplicate, delete and take that back, export and import
   await more("Empty job").click();
   await page.getByRole("menuitem", { name: "Duplicate" }).click();
   await expect(more("Empty job, copy")).toBeVisible();
-  page.once("dialog", (d) => void d.accept("Snowshed"));
+  page.once("dialog", (d) => void d.accept("Sand house"));
   await more("Empty job, copy").click();
   await page.getByRole("menuitem", { name: "Rename" }).click();
-  await expect(more("Snowshed")).toBeVisible();
-  await more("Snowshed").click();
+  await expect(more("Sand house")).toBeVisible();
+  await more("Sand house").click();
   const download = page.waitForEvent("download");
   await page.getByRole("menuitem", { name: "Export the job file" }).click();
   const file = await (await download).path();
-  await more("Snowshed").click();
+  await more("Sand house").click();
   await page.getByRole("menuitem", { name: "Delete" }).click();
-  await expect(more("Snowshed")).toHaveCount(0);
+  await expect(more("Sand house")).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).click();
-  await expect(more("Snowshed")).toBeVisible();
+  await expect(more("Sand house")).toBeVisible();
   await page
     .getByLabel("Job file")
     .setInputFiles({ name: "s.json", mimeType: "application/json", buffer: readFileSync(file) });
-  await expect(page.getByRole("heading", { name: "Snowshed" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: "Sand house" })).toBeVisible();
 });
 
 for (const [width, height] of [

@@ -136,9 +136,11 @@ test("parameters as a list: a refusal says why, the rest follows", async ({ page
 test("a tilted sheet is set level, an angle is measured and sent, two plies are glued up", async ({ page }) => {
   await openCopy(page, "Angle");
   await page.getByRole("link", { name: "Drawings" }).click();
+  await page.getByRole("tab", { name: "Scale" }).click();
   await page.getByLabel("Turned by, degrees").fill("0");
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Turned by, degrees")).toHaveValue("0.00");
+  await page.getByRole("tab", { name: "Measures" }).click();
   await page.getByRole("button", { name: "Angle", exact: true }).click();
   const board = (await page.getByRole("region", { name: "Drawing Plan sheet 12" }).boundingBox())!;
   const at = (x: number, y: number) => page.mouse.click(board.x + x, board.y + y);

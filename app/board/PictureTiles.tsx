@@ -60,6 +60,7 @@ export function PictureTiles({ picture, scale, anchor, unit, view, opacity = 1 }
   const clip = `picture-${picture.hash.slice(0, 8)}`;
   return (
     <g
+      data-sheet=""
       transform={`${view.transform} matrix(${m.join(" ")})`}
       opacity={opacity}
       className={opacity < 1 ? "under-picture" : undefined}

@@ -108,7 +108,10 @@ describe("pictures", () => {
       /^“big.png” has 3600 megapixels \(60000 × 60000\); 160 is the most/,
     );
     await expect(pictures.addPicture(lying(4000, 4000, png), "lies.png")).rejects.toThrow("breaks off or is damaged");
-    const bomb = await blank(12_000, 12_000).toColourspace("b-w").tiff({ compression: "ccittfax4", bitdepth: 1 }).toBuffer();
+    const bomb = await blank(12_000, 12_000)
+      .toColourspace("b-w")
+      .tiff({ compression: "ccittfax4", bitdepth: 1 })
+      .toBuffer();
     expect(bomb.length).toBeLessThan(40_000);
     await expect(pictures.addPicture(bomb, "bomb.tif")).rejects.toThrow(
       /^“bomb.tif” says it has 144 megapixels in only \d+ kB, so there is hardly anything on it/,

@@ -57,13 +57,18 @@ export function membersAmong(strokes: readonly Stroke[], o: MemberSearch): Found
   const pen = outlinePen(inside);
   const bold = inside.filter((s) => s.dashed || s.pen === 0 || s.pen >= THIN * pen);
   const lines = joinCollinear(bold, o);
-  const chosen = choose(pairsAmong(lines, o), o);
+  const chosen = choose(believed(pairsAmong(lines, o)), o);
   const pairs = chosen.map((p) => (p.dashed ? behind(p, chosen) : p));
   const parts = pairs.flatMap((p) => splitAtThrough(p, pairs));
   return parts
     .filter((p) => p.score >= OFFERED)
     .sort((p, q) => q.score - p.score || strokeLength(q) - strokeLength(p))
     .map((p) => ({ id: idOf(p), a: p.a, b: p.b, width: p.width, score: p.score, hidden: p.dashed }));
+}
+/** A sheet that draws its members as outlines has no use for loose lines, unless they are closed at both ends. */
+function believed(pairs: readonly Pair[]): readonly Pair[] {
+  const outlined = (p: Pair): boolean => p.e.outline !== undefined && p.e.outline === p.f.outline;
+  return pairs.filter(outlined).length < 3 ? pairs : pairs.filter((p) => outlined(p) || p.closed >= 1.5);
 }
 const idOf = (p: Pair): string =>
   `f${[...p.a, ...p.b]

@@ -17,7 +17,7 @@ export function LinesLayer({ lines, hidden, onBoard, view, paper }: Props) {
   const m = [ex[0] - o[0], ex[1] - o[1], ey[0] - o[0], ey[1] - o[1], o[0], o[1]];
   const perUnit = Math.hypot(m[0]!, m[1]!) * view.k;
   return (
-    <g transform={`${view.transform} matrix(${m.join(" ")})`} style={{ pointerEvents: "none" }}>
+    <g data-sheet="" transform={`${view.transform} matrix(${m.join(" ")})`} style={{ pointerEvents: "none" }}>
       {paper && (
         <rect
           width={lines.width}

@@ -43,9 +43,9 @@ export default function Drawings() {
     if (refusedWhy.length > 0) throw new Error(refusedWhy[0]);
     setWhich(id);
   };
-  const keep = async (name: string, what: { picture?: Blob; lines?: SheetLines }): Promise<void> => {
+  const keep = async (name: string, what: { picture?: Blob; lines?: SheetLines }, fileName = name): Promise<void> => {
     const [picture, lines] = await Promise.all([
-      what.picture && sendPicture(job.id, what.picture, name),
+      what.picture && sendPicture(job.id, what.picture, fileName),
       what.lines && sendLines(job.id, what.lines),
     ]);
     // what is drawn at full size, in known units, is to scale as it is
@@ -61,7 +61,7 @@ export default function Drawings() {
     taking("Taking it in …", async () => {
       const name = f.name.replace(/\.[a-z0-9]+$/i, "").slice(0, 100) || "Drawing";
       const opened = await openFile(f);
-      if (opened.kind === "picture") await keep(name, { picture: opened.file });
+      if (opened.kind === "picture") await keep(name, { picture: opened.file }, f.name);
       else if (opened.kind === "lines") await keep(name, { lines: opened.lines });
       else if (opened.doc.numPages === 1) await page(opened.doc, name, 1);
       else setPdf({ doc: opened.doc, name });
