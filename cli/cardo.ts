@@ -20,6 +20,10 @@ const readText = (file: string): string => {
     );
   }
 };
+const readBytes = (file: string): Buffer => {
+  readText(file);
+  return readFileSync(file);
+};
 // each command loads what it needs, so that a bare stick problem starts at once
 async function readDesign(file: string): Promise<{ design: Design; issues: readonly Issue[] }> {
   const { designOf, issuedMarks, readJobFile } = await import("../core/job");
@@ -149,6 +153,31 @@ program
     print({ findings: (await import("../core/checks")).findings(design) });
   });
 
+program
+  .command("lines <drawing>")
+  .description("an SVG, a DXF or a page of a PDF as lines, in JSON")
+  .option("--page <n>", "page of a PDF", "1")
+  .action(async (file: string, o: { page: string }) => {
+    const { readSheet } = await import("./readSheet");
+    print(await readSheet(readBytes(file), file, positive(o.page, "--page")));
+  });
+
+program
+  .command("find <drawing>")
+  .description("members found on a scan or a vector drawing, the surest first, in its pixels or units")
+  .option("--per-inch <n>", "pixels or units to the prototype inch")
+  .option("--page <n>", "page of a PDF", "1")
+  .action(async (file: string, o: { perInch?: string; page: string }) => {
+    const { findMembers } = await import("./readSheet");
+    const perInch = o.perInch === undefined ? undefined : positive(o.perInch, "--per-inch");
+    print({ members: await findMembers(readBytes(file), file, positive(o.page, "--page"), perInch) });
+  });
+
+function positive(text: string, name: string): number {
+  const n = Number(text);
+  if (!(n > 0)) throw new BadInput(`${name} is “${text}”; write a number above 0.`);
+  return n;
+}
 function parseJson(file: string): unknown {
   const text = readText(file);
   try {
@@ -184,7 +213,7 @@ try {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
   else if (e instanceof CommanderError)
     fail(
-      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs and check.`,
+      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find and check.`,
       2,
     );
   else fail((e as Error).message, 2);

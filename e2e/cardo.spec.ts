@@ -188,7 +188,7 @@ test("bad files are refused in a sentence and nothing is lost", async ({ page })
       '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>window.hit=1</script></svg>',
     ),
   });
-  await expect(page.getByRole("alert")).toContainText("“a.svg” is of the kind SVG");
+  await expect(page.getByRole("alert")).toContainText("The SVG holds a <script>, so it is not taken");
   expect(await page.evaluate(() => "hit" in window)).toBe(false);
   await expect(page.getByText("Plan sheet 12").first()).toBeVisible();
   await page.goto("/");

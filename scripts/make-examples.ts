@@ -145,7 +145,7 @@ async function gulch(): Promise<void> {
       },
     ],
     openings: [],
-    under: [{ structure: "gulch", anchor: at([0, 0]), opacity: 0.45 }],
+    under: [{ structure: "gulch", view: "front", anchor: at([0, 0]), opacity: 0.45 }],
   });
   writeFileSync("examples/plan-sheet-12.jpg", png);
   write("gulch-trestle", job, { [hash]: png });
@@ -226,7 +226,7 @@ function snowshed(): void {
     calibration: { lengths: [], stated: { ratio: 1, unit: 1 }, stretch: "auto", tilt: 0 },
     measures: [],
     openings: [],
-    under: [{ structure: "shed", anchor: at([0, 0]), opacity: 0.45 }],
+    under: [{ structure: "shed", view: "front", anchor: at([0, 0]), opacity: 0.45 }],
   });
   Object.assign(SNOWSHED, {
     places: [0, 8, 16].map((f) => feet(f)),

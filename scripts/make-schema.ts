@@ -189,7 +189,14 @@ const schema = {
                 note: text(500),
               }),
             ),
-            under: list(object({ structure: id, anchor: point, opacity: number({ minimum: 0, maximum: 1 }) })),
+            under: list(
+              object({
+                structure: id,
+                view: oneOf("front", "side"),
+                anchor: point,
+                opacity: number({ minimum: 0, maximum: 1 }),
+              }),
+            ),
             straightened: object({
               drawing: id,
               corners: list(point, { minItems: 4, maxItems: 4 }),

@@ -44,7 +44,9 @@ export function hull(points: readonly Vec2[], eps = 1e-9): Vec2[] {
       !distinct.some((d) => Math.abs(d[0] - q[0]) < TOLERANCE.samePoint && Math.abs(d[1] - q[1]) < TOLERANCE.samePoint)
     )
       distinct.push(q);
-  const p = distinct.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  // points on one plumb line but for rounding go by their height, or the chain would leave corners out
+  const column = (q: Vec2): number => Math.round(q[0] / TOLERANCE.samePoint);
+  const p = distinct.sort((a, b) => column(a) - column(b) || a[1] - b[1]);
   const half = (pts: readonly Vec2[]): Vec2[] => {
     const h: Vec2[] = [];
     for (const q of pts) {

@@ -20,11 +20,13 @@ import { printMm } from "../units";
 const MARK = 2.2;
 
 /**
- * The full-size template a structure is built on: every stick's outline as it lies on its front elevation, piece marks,
+ * The full-size template a frame of a structure is built on: the outline of each of its sticks as it lies on the front elevation, piece marks,
  * fence lines along the outer posts, centre line, overall dimensions and the list of parts. Model mm.
  */
 export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing {
-  const shown = elevation(s.resolved.sticks, VIEWS.front);
+  // one frame is built on it, as often as it stands: what joins several comes after
+  const lying = s.resolved.sticks.filter((k) => k.member.assembly === s.resolved.sticks[0]?.member.assembly);
+  const shown = elevation(lying, VIEWS.front);
   const mark = new Map(pieces.flatMap((p) => p.sticks.map((id) => [id, p.mark] as const)));
   // what lies in the plane of the bent is built on the template; what laps on its faces goes on after it is lifted off
   const lapped = new Set(s.resolved.frame.joints.filter((j) => j.kind === "lap").map((j) => wholeId(j.a)));
@@ -49,11 +51,15 @@ export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing 
     const at: Vec2 = [x.centre[0] + 2 * k * longest * x.along[0], x.centre[1] + 2 * k * longest * x.along[1]];
     return bubble(at, mark.get(x.id) ?? "?");
   });
+  const centre = s.kind.centreLine(s.variant.params, s.context);
   return {
     layers: [
       ...members,
-      { name: "centre-line", entities: [line([0, min[1] - 6], [0, max[1] + 2.5], "centre")] },
-      { name: "fence-lines", entities: fences(s.resolved.sticks) },
+      {
+        name: "centre-line",
+        entities: centre === undefined ? [] : [line([centre, min[1] - 6], [centre, max[1] + 2.5], "centre")],
+      },
+      { name: "fence-lines", entities: fences(lying) },
       { name: "piece-marks", entities: marks },
       {
         name: "dimensions",

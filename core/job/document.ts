@@ -114,6 +114,8 @@ export class OpeningDoc {
 /** How a calibrated sheet lies under a structure: the point of it that stands on the structure's origin, and its opacity. */
 export class UnderlayDoc {
   @id() structure!: string;
+  /** The elevation that it shows. */
+  @IsIn(["front", "side"]) view!: "front" | "side";
   @point() anchor!: [number, number];
   @IsNumber(finite) @Min(0) @Max(1) opacity!: number;
 }

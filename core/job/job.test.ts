@@ -112,7 +112,7 @@ describe("job files", () => {
                 stretch: "auto",
                 tilt: 1,
               },
-              under: [{ structure: "g", anchor: [5, 6], opacity: 0.4 }],
+              under: [{ structure: "g", view: "front", anchor: [5, 6], opacity: 0.4 }],
             },
             { id: "b", measures: [], openings: [], under: [] },
           ],

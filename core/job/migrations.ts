@@ -4,7 +4,7 @@ type Raw = Record<string, unknown>;
 /** MIGRATIONS[n] takes a document of version n to n + 1. Each has a fixture of before and after beside its test. */
 export const MIGRATIONS: Readonly<Record<number, (doc: Raw) => Raw>> = { 1: manyLengths };
 
-/** 1 to 2: a sheet's scale may come from several lengths, and it may lie under several structures. */
+/** 1 to 2: a sheet's scale may come from several lengths, and it may lie under several structures, from the front and the side. */
 function manyLengths(doc: Raw): Raw {
   const drawings = (doc.drawings as Raw[]).map(({ calibration, under, ...d }): Raw => {
     const { tilt, ...length } = (calibration ?? {}) as Raw;
@@ -13,7 +13,7 @@ function manyLengths(doc: Raw): Raw {
       ...d,
       ...(calibration ? { calibration: { lengths: [known], stretch: "auto", tilt } } : {}),
       openings: [],
-      under: under ? [under] : [],
+      under: under ? [{ ...(under as Raw), view: "front" }] : [],
     };
   });
   return { ...doc, version: 2, drawings };

@@ -28,7 +28,7 @@ export function LinesLayer({ lines, hidden, onBoard, view, paper }: Props) {
         />
       )}
       <Paths lines={lines} hidden={hidden} />
-      {perUnit > 0 && <Words lines={lines} hidden={hidden} perUnit={perUnit} />}
+      {paper && <Words lines={lines} hidden={hidden} perUnit={perUnit} />}
     </g>
   );
 }

@@ -94,7 +94,7 @@ export function useTools(sheet: Sheet) {
     change("Put the drawing under the frame", (d) => {
       const known = d.under.find((u) => u.structure === structure);
       if (known) known.anchor = kept(a);
-      else d.under.push({ structure, anchor: kept(a), opacity: 0.45 });
+      else d.under.push({ structure, view: "front", anchor: kept(a), opacity: 0.45 });
     });
     choose("look");
     toast("It lies under the frame now: go to Framing and fit the lines.");

@@ -49,9 +49,8 @@ export default function Framing() {
     return { min: [of(0, Math.min), of(1, Math.min)] as const, max: [of(0, Math.max), of(1, Math.max)] as const };
   }, [shown]);
   const dims = useMemo(
-    () =>
-      design && view === "front" && !design.fault ? design.kind.dimensions(design.variant.params, design.context) : [],
-    [design, view],
+    () => (design && !design.fault ? design.kind.dimensions(design.variant.params, design.context) : []),
+    [design],
   );
   const styrene = useMemo(
     () => new Set(design?.resolved.sticks.filter((s) => isStyrene(s.stock)).map((s) => s.id)),
@@ -62,8 +61,10 @@ export default function Framing() {
     return new Set(shown.filter((s) => s.near <= depth + 0.01).map((s) => s.id));
   }, [shown]);
   const structureId = design?.structure.id;
-  const drawing = job.doc.drawings.find((d) => d.under.some((u) => u.structure === structureId) && scaleOfDrawing(d));
-  const under = drawing?.under.find((u) => u.structure === structureId);
+  const drawing = job.doc.drawings.find(
+    (d) => d.under.some((u) => u.structure === structureId && u.view === view) && scaleOfDrawing(d),
+  );
+  const under = drawing?.under.find((u) => u.structure === structureId && u.view === view);
   const sheetScale = drawing && scaleOfDrawing(drawing);
   const lines = useLines(drawing?.lines?.hash);
   if (!design) return <FramingStart />;
@@ -111,7 +112,8 @@ export default function Framing() {
             }
             onMove={setCursor}
             overlay={(v) =>
-              show.dims && (
+              show.dims &&
+              view === "front" && (
                 <>
                   <DimensionFigures
                     placed={placeDimensions({ dims, view: v, bounds, print })}
@@ -137,7 +139,7 @@ export default function Framing() {
             {(v) => (
               <>
                 <rect width={v.width} height={v.height} fill="transparent" />
-                {drawing?.picture && under && sheetScale && view === "front" && under.opacity > 0 && (
+                {drawing?.picture && under && sheetScale && under.opacity > 0 && (
                   <PictureTiles
                     picture={drawing.picture}
                     scale={sheetScale}
@@ -147,7 +149,7 @@ export default function Framing() {
                     opacity={under.opacity}
                   />
                 )}
-                {lines && under && sheetScale && view === "front" && under.opacity > 0 && (
+                {lines && under && sheetScale && under.opacity > 0 && (
                   <g opacity={under.opacity}>
                     <LinesLayer
                       lines={lines}
@@ -168,7 +170,7 @@ export default function Framing() {
                     styrene={styrene}
                     hidden={hidden}
                     roles={show.roles}
-                    ghost={!!under && under.opacity > 0 && view === "front"}
+                    ghost={!!under && under.opacity > 0}
                   />
                 </g>
                 {view === "front" && centre !== undefined && (
@@ -183,7 +185,9 @@ export default function Framing() {
                     style={{ pointerEvents: "none" }}
                   />
                 )}
-                {show.dims && <DimensionLines placed={placeDimensions({ dims, view: v, bounds, print })} />}
+                {show.dims && view === "front" && (
+                  <DimensionLines placed={placeDimensions({ dims, view: v, bounds, print })} />
+                )}
                 {view === "front" && <FindingMarks findings={placed} view={v} />}
                 {show.marks && <Marks shown={shown} hidden={hidden} view={v} />}
               </>
@@ -220,7 +224,7 @@ export default function Framing() {
                 </PopoverPanel>
               </Popover>
             </div>
-            {drawing && under && sheetScale && view === "front" && (
+            {drawing && under && sheetScale && (
               <UnderControls
                 drawing={drawing.id}
                 structure={s.id}

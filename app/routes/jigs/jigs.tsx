@@ -104,8 +104,8 @@ export default function Jigs() {
               <li>Measure the 150 mm or 6 in bar on the page, along both edges.</li>
               <li>More than one page: cut along the frame on two sides and lay the crosses on each other.</li>
               <li>
-                Film or wax paper over it; a strip along each fence line; cap first, then the horizontals, then the
-                posts one by one. Braces go on when the bent is lifted off.
+                Film or wax paper over it; a strip along each fence line; first what runs through, such as cap and sill,
+                then what butts on it, one by one. Braces on the faces go on when the frame is lifted off.
               </li>
             </ol>
           </section>

@@ -53,6 +53,8 @@ export function chooseJoint(
   if (choice) p.joints.push({ a, b, ...choice });
 }
 
+/** Widths that differ by less are one width as measured: dressed planks and timbers do, by a quarter inch. Prototype mm. */
+const ALIKE = 8;
 /** Roles whose timbers are thin: planks on edge. */
 const PLANKS = /brace|girt|purlin|board|rafter|stringer|stud/;
 /** The nominal size nearest to a width measured across, prototype mm: square timber for what carries, planks for braces and boards. */
@@ -60,6 +62,6 @@ export function proposeSection(width: number, role: string, milling: Milling): s
   const sizes = COMMON_SIZES.map((name) => ({ name, ...sectionOf(parseNominal(name)!, milling) }));
   const off = (s: { width: number }): number => Math.abs(s.width - width);
   const least = Math.min(...sizes.map(off));
-  const near = sizes.filter((s) => off(s) < least + 1e-6).sort((a, b) => a.thickness - b.thickness);
+  const near = sizes.filter((s) => off(s) < least + ALIKE).sort((a, b) => a.thickness - b.thickness);
   return (PLANKS.test(role) ? near[0]! : near[near.length - 1]!).name;
 }

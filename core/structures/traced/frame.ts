@@ -257,7 +257,8 @@ export function tracedFrame(p: TracedParams, ctx: Context): Frame {
         j.kind === "mitre" ? [`${j.a}:${j.end}`, `${j.b}:${j.bEnd}`] : j.kind === "butt" ? [`${j.a}:${j.end}`] : [],
       ),
     );
-    for (const bar of lay.bars) members.push(memberOf(bar, x0 + lay.depth.get(bar.id)!, name(bar.id), cutEnds));
+    for (const bar of lay.bars)
+      members.push(memberOf(bar, x0 + lay.depth.get(bar.id)!, name(bar.id), name("").replace(/\/$/, ""), cutEnds));
     for (const j of lay.joints) joints.push(renamed(j, name));
     for (const [key, d] of Object.entries(lay.datums)) datums[name(key)] = { n: d.n, d: d.d + d.n[0] * x0 };
   });
@@ -267,7 +268,7 @@ export function tracedFrame(p: TracedParams, ctx: Context): Frame {
   });
   return { members, joints, nodes: [], datums };
 
-  function memberOf(bar: Bar, x: number, id: string, cutEnds: ReadonlySet<string>): Member {
+  function memberOf(bar: Bar, x: number, id: string, assembly: string, cutEnds: ReadonlySet<string>): Member {
     const { left } = axesOfBar(bar);
     const in3 = (q: Vec2): Vec3 => [x, q[0], q[1]];
     const end = (k: End): Member["ends"][0] => {
@@ -278,7 +279,7 @@ export function tracedFrame(p: TracedParams, ctx: Context): Frame {
     return {
       id,
       structure: ctx.structure,
-      assembly: id.replace(/\/[^/]*$/, ""),
+      assembly,
       role: bar.trace.role,
       letter: letterOf(bar.trace.role),
       kind: "strip",

@@ -1,10 +1,26 @@
+import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { bearings, connectedGroups, interferences, type Piece } from "../../frame";
-import { designOf, emptyJob, newStructure, paramProblems, type Design } from "../../job";
+import { membersAmong, vectorStrokes } from "../../found";
+import { designOf, emptyJob, newStructure, paramProblems, readJobFile, type Design } from "../../job";
+import { readDxf } from "../../sources";
 import { findings } from "../../checks";
 import { inches } from "../../units";
-import { emptyTrace, usualOrder, type Trace, type TraceCross, type TracedParams, type TraceJoint } from ".";
+import {
+  addTrace,
+  chooseJoint,
+  copyTrace,
+  emptyTrace,
+  freeId,
+  proposeSection,
+  removeTrace,
+  usualOrder,
+  type Trace,
+  type TraceCross,
+  type TracedParams,
+  type TraceJoint,
+} from ".";
 
 type P = readonly [number, number];
 const inch2 = (p: P): [number, number] => [inches(p[0]), inches(p[1])];
@@ -191,5 +207,88 @@ describe("joints of a trace", () => {
       }),
       { seed: 12, numRuns: 60 },
     );
+  });
+});
+
+describe("the snowshed's cross frame of the demo, traced from its vector plan", () => {
+  const file = readJobFile(readFileSync("examples/snowshed.json", "utf8"));
+  /** Overall length in prototype inches and cut angles, by hand: rafters 6 in 12 from the tie's top to the ridge, knees at 45°. */
+  const rafter = 100 * (Math.sqrt(5) / 2) + 5 * 2 + 5 / 2;
+  const knee = 36 * Math.SQRT2 + 2 * 4;
+  const BY_HAND: readonly (readonly [role: string, overall: number, angles: readonly number[], count: number])[] = [
+    ["sill", 216, [0, 0], 1],
+    ["post", 192, [0, 0], 2],
+    ["tie beam", 228, [0, 0], 1],
+    ["rafter", rafter, [26.56505, 63.43495], 2],
+    ["knee brace", knee, [45, 45], 2],
+  ];
+  const expectByHand = (d: Design, places: number): void => {
+    for (const [role, overall, angles, count] of BY_HAND) {
+      const own = d.pieces.filter((p) => p.role === role);
+      expect(own.length).toBe(1);
+      expect(own[0]!.sticks.length).toBe(count * places);
+      expectPiece(own[0]!, overall, angles);
+    }
+  };
+  it("equals the hand calculation, stands sound, and its halves share their marks", () => {
+    const d = designOf(file.doc);
+    expectSound(d);
+    expectByHand(d, 3);
+    const purlins = d.pieces.filter((p) => p.role === "purlin");
+    expect(purlins.map((p) => p.sticks.length)).toEqual([4]);
+  });
+  it("comes out the same from members found on the plan's DXF and accepted", () => {
+    const lines = readDxf(readFileSync("examples/snowshed-plan.dxf", "utf8"));
+    const search = {
+      least: inches(1.5),
+      most: inches(26),
+      skew: 0.15,
+      slack: 0.0004 * lines.width,
+      perInch: inches(1),
+    };
+    const p = emptyTrace();
+    const roles = ["tie beam", "sill", "post", "post", "rafter", "rafter", "knee brace", "knee brace"];
+    const found = membersAmong(vectorStrokes(lines, new Set()), search);
+    expect(found.length).toBe(8);
+    // by their lengths and widths they are told apart: the longest first, as the roles stand
+    for (const [i, f] of found.entries()) {
+      const role = roles[i]!;
+      const section =
+        role === "knee brace" ? "6×8" : role === "rafter" ? "8×10" : proposeSection(f.width, role, "full-sawn");
+      const up = (q: readonly [number, number]): [number, number] => [q[0], -q[1]];
+      addTrace(p, { role, section, from: up(f.a), to: up(f.b), seat: "centre", flat: false, layer: "middle" });
+    }
+    const d = design(p);
+    expectSound(d);
+    expectByHand(d, 1);
+  });
+});
+
+describe("drawing by commands", () => {
+  const drawn = {
+    role: "post",
+    section: "8×8",
+    from: [0, 0],
+    to: [0, 2000],
+    seat: "centre",
+    flat: false,
+    layer: "middle",
+  } as const;
+  it("copies in a row, takes out with what hangs on it, and proposes sections by width", () => {
+    const p = emptyTrace();
+    const id = addTrace(p, { ...drawn, from: [0, 0], to: [0, 2000] });
+    expect(id).toBe("p1");
+    expect(copyTrace(p, id, [500, 100], 3)).toEqual(["p2", "p3", "p4"]);
+    expect(p.members[3]!.from).toEqual([1500, 300]);
+    chooseJoint(p, "p1", "p2", { kind: "notch", depth: 50 });
+    chooseJoint(p, "p2", "p1", { kind: "none" });
+    expect(p.joints).toEqual([{ a: "p2", b: "p1", kind: "none" }]);
+    p.crosses.push({ ...across("g1", "p1", 10, "through") });
+    removeTrace(p, "p1");
+    expect([p.members.length, p.joints.length, p.crosses.length]).toEqual([3, 0, 0]);
+    expect(freeId(p, "post")).toBe("p1");
+    expect(proposeSection(inches(9.8), "post", "full-sawn")).toBe("10×10");
+    expect(proposeSection(inches(10.1), "sway brace", "full-sawn")).toBe("2×10");
+    expect(proposeSection(inches(9.3), "post", "dressed")).toBe("8×10");
   });
 });

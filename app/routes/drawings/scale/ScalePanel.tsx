@@ -8,6 +8,7 @@ import { useSheet } from "../sheet";
 import { Layers } from "./Layers";
 import { KnownLengthForm } from "./KnownLengthForm";
 import { StatedScale } from "./StatedScale";
+import { UnderFrames } from "./UnderFrames";
 import { TrustNote } from "../straighten/TrustNote";
 
 export const blankCalibration = (): CalibrationDoc => ({ lengths: [], stretch: "auto", tilt: 0 });
@@ -165,6 +166,7 @@ export function ScalePanel() {
         />
       )}
       <TrustNote />
+      <UnderFrames />
       <Layers />
     </>
   );

@@ -103,7 +103,7 @@ export function useTrace() {
       if (fresh) d.structures.push(newStructure("traced", id, `${drawing.name}, traced`.slice(0, 120)));
       const own = d.drawings.find((x) => x.id === drawing.id)!;
       if (!own.under.some((u) => u.structure === id))
-        own.under.push({ structure: id, anchor: kept(at), opacity: 0.45 });
+        own.under.push({ structure: id, view: "front", anchor: kept(at), opacity: 0.45 });
       const p = paramsIn(d as JobDoc, id)!;
       for (const m of all) ids.push(addTrace(p, m));
     });
