@@ -10,6 +10,8 @@ const PIPELINE = [
   "lumber",
   "frame",
   "structures",
+  "sources",
+  "found",
   "prototype",
   "cutting",
   "drawing",
@@ -53,5 +55,5 @@ export default tseslint.config(
       "no-restricted-globals": ["error", "window", "document", "process", "Buffer", "localStorage", "navigator", "fetch"],
     },
   },
-  { files: ["core/**/*.test.ts"], rules: { "no-restricted-imports": "off", "no-restricted-globals": "off", "import-x/no-restricted-paths": "off" } },
+  { files: ["core/**/*.test.ts", "core/**/*.fixture.ts"], rules: { "no-restricted-imports": "off", "no-restricted-globals": "off", "import-x/no-restricted-paths": "off" } },
 ); // prettier-ignore

@@ -3,5 +3,9 @@ import { defineConfig } from "vitest/config";
 
 export default defineConfig({
   plugins: [tsconfigPaths()],
-  test: { include: ["core/**/*.test.ts", "cli/**/*.test.ts", "app/**/*.test.ts"], testTimeout: 60_000, deps: { interopDefault: false } },
+  test: {
+    include: ["core/**/*.test.ts", "cli/**/*.test.ts", "app/**/*.test.ts"],
+    testTimeout: 60_000,
+    deps: { interopDefault: false },
+  },
 });

@@ -32,5 +32,27 @@ await stage("Jigs");
 await shot("jigs");
 await stage("Bench");
 await shot("bench");
+const other = async (job: string): Promise<void> => {
+  await page.goto(page.url().replace(/jobs.*/, ""));
+  await page
+    .getByRole("link", { name: `Open ${job}` })
+    .first()
+    .click();
+  await page.waitForLoadState("networkidle");
+  await stage("Drawings");
+};
+await other("Tool house");
+await page.getByRole("button", { name: "Front, straightened", exact: true }).click();
+await shot("straightened");
+await other("Snowshed");
+await page.getByRole("tab", { name: "Trace" }).click();
+await page.locator('[data-stick$="n1"]').first().click();
+await shot("trace");
+await other("Gulch trestle");
+await page.getByRole("tab", { name: "Trace" }).click();
+await page.getByRole("button", { name: /^Find members/ }).click();
+await page.getByText(/members are offered/).waitFor({ timeout: 60_000 });
+await page.getByRole("listitem").filter({ hasText: "wide:" }).first().hover();
+await shot("found");
 await close();
 process.exit(0);

@@ -289,6 +289,8 @@ describe("drawing by commands", () => {
     expect(freeId(p, "post")).toBe("p1");
     expect(proposeSection(inches(9.8), "post", "full-sawn")).toBe("10×10");
     expect(proposeSection(inches(10.1), "sway brace", "full-sawn")).toBe("2×10");
-    expect(proposeSection(inches(9.3), "post", "dressed")).toBe("8×10");
+    // dressed 10-in timbers are 9 1/2, planks 9 1/4
+    expect(proposeSection(inches(9.3), "post", "dressed")).toBe("10×10");
+    expect(proposeSection(inches(9.3), "girt", "dressed")).toBe("2×10");
   });
 });
