@@ -121,6 +121,7 @@ test("trace a half over a vector plan, mirror it, and the whole is framed true",
     await page.keyboard.press("Escape");
     if (await page.getByRole("button", { name: "Done" }).isVisible())
       await page.getByRole("button", { name: "Done" }).click();
+    await page.getByRole("button", { name: "Pick", exact: true }).click();
     await page.getByLabel("What it is").fill(role);
     await page.keyboard.press("Tab");
     await page.getByRole("button", { name: tool, exact: true }).click();
@@ -134,15 +135,16 @@ test("trace a half over a vector plan, mirror it, and the whole is framed true",
     [0, 0],
     [-60, 12],
   ]);
-  await expect(page.getByLabel("Section, nominal inches")).toHaveValue("12×12");
-  await page.getByLabel("Section, nominal inches").fill("10x12");
+  const picked = page.getByRole("region", { name: "Picked member" });
+  await expect(picked.getByLabel("Section, nominal inches")).toHaveValue("12×12");
+  await picked.getByLabel("Section, nominal inches").fill("10x12");
   await page.keyboard.press("Enter");
   await trace("post", "Along an edge", [
     [-101, 12],
     [-101, 204],
     [-91, 100],
   ]);
-  await expect(page.getByLabel("Section, nominal inches")).toHaveValue("10×10");
+  await expect(picked.getByLabel("Section, nominal inches")).toHaveValue("10×10");
   await expect(sticks(page)).toHaveCount(2);
   // the post's joint was proposed
   await expect(page.getByLabel("At the sill 10×12 it is")).toHaveValue("butt");

@@ -114,7 +114,7 @@ async function gulch(): Promise<void> {
       "SCALE 1/4 IN = 1 FT",
     ],
     scale: SHEET,
-    origin: [150, 200],
+    origin: [150, 190],
     block: "strip",
     busy: true,
     leaders: false,

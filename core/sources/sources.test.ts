@@ -79,6 +79,19 @@ describe("SVG", () => {
       [59, 9],
     ]);
     expect(poly!.points.length).toBe(3);
+    const used =
+      readSvg(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 90 90"><defs><g id="p"><path d="M0 0h4"/></g></defs>
+      <use href="#p" x="10" y="20"/><g transform="scale(2)"><use href="#p"/></g></svg>`);
+    expect(paths(used).map((p) => p.points)).toEqual([
+      [
+        [10, 20],
+        [14, 20],
+      ],
+      [
+        [0, 0],
+        [8, 0],
+      ],
+    ]);
     expect(s.entities.filter((e) => e.kind === "circle").length).toBe(1);
   });
   const svg = (inside: string): string => `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9">${inside}</svg>`;
@@ -93,6 +106,14 @@ describe("SVG", () => {
     [`<html></html>`, "begins with <html>"],
     [svg(`<path d="M0 0${"h1v1".repeat(250_000)}" stroke="black"/>`), "points"],
     [svg("<g>".repeat(300) + "</g>".repeat(300)), "more than 200 deep"],
+    // things used within things used: ten each, eight deep
+    [
+      svg(
+        `<path id="u0" d="M0 0h1"/>` +
+          [1, 2, 3, 4, 5, 6, 7].map((i) => `<g id="u${i}">${`<use href="#u${i - 1}"/>`.repeat(10)}</g>`).join(""),
+      ),
+      "more than 60,000 lines",
+    ],
   ])("refuses in a sentence, case %#", (file, why) => {
     expect(() => readSvg(file)).toThrow(why);
     expect(() => readSvg(file)).toThrow(/\.$/);

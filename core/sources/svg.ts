@@ -2,7 +2,7 @@ import { SaxesParser } from "saxes";
 import svgpath from "svgpath";
 import type { Vec2 } from "../geometry";
 import { arcPoints, bezier, compose, growth, mapPoint, SAME, type Affine } from "./affine";
-import { SheetBuilder, SourceError, type SheetLines } from "./sheetLines";
+import { SheetBuilder, SourceError, type SheetEntity, type SheetLines } from "./sheetLines";
 
 /** Largest SVG text that is read, characters. */
 const MOST_TEXT = 30_000_000;
@@ -39,7 +39,6 @@ interface Style {
   readonly stroked: boolean;
   readonly filled: boolean;
   readonly size: number;
-  readonly depth: number;
 }
 type Attributes = Readonly<Record<string, string>>;
 
@@ -79,17 +78,22 @@ function refuseActive(name: string, a: Attributes): void {
   if (why) throw new SourceError(`The SVG holds ${why}, so it is not taken. Save it as plain SVG, with drawing only.`);
 }
 
-/** Lines, shapes and text of an SVG; its size gives the paper's scale. Errors: SourceError for what is broken, active or too much. */
-export function readSvg(text: string): SheetLines {
-  if (text.length > MOST_TEXT)
-    throw new SourceError("The SVG is larger than 30 MB. Export only the sheet with the structure.");
-  const out = new SheetBuilder();
+interface Node {
+  readonly name: string;
+  readonly a: Attributes;
+  readonly children: (Node | string)[];
+}
+/** Deepest nesting, most elements, and how often a thing may be used within what is used. */
+const DEEPEST = 200;
+const MOST_NODES = 400_000;
+const USED_WITHIN = 8;
+
+/** The elements of an SVG, refused where they are active, broken or too many. */
+function treeOf(text: string): Node {
   const parser = new SaxesParser({});
-  const stack: Style[] = [];
-  let aside = 0;
-  let page: { min: Vec2; max: Vec2 } | undefined;
-  let unit = 0;
-  let words: { at: Vec2; size: number; turn: number; layer: number; text: string } | undefined;
+  const open: Node[] = [];
+  let root: Node | undefined;
+  let count = 0;
   parser.on("error", (e) => {
     throw new SourceError(
       `The SVG breaks off or is misspelt: ${e.message.replace(/\s+/g, " ").slice(0, 120)}. Save it again.`,
@@ -102,56 +106,74 @@ export function readSvg(text: string): SheetLines {
       );
   });
   parser.on("opentag", (tag) => {
-    const name = tag.name.replace(/^.*:/, "").toLowerCase();
-    const a = tag.attributes as Attributes;
-    refuseActive(name, a);
-    if (stack.length === 0) {
-      if (name !== "svg") throw new SourceError(`This is no SVG: it begins with <${tag.name}>.`);
-      [page, unit] = pageOf(a);
-      stack.push({
-        m: SAME,
-        layer: -1,
-        shown: true,
-        pen: 1,
-        dashed: false,
-        stroked: false,
-        filled: true,
-        size: 16,
-        depth: 0,
-      });
+    const node: Node = {
+      name: tag.name.replace(/^.*:/, "").toLowerCase(),
+      a: tag.attributes as Attributes,
+      children: [],
+    };
+    refuseActive(node.name, node.a);
+    if (!root && node.name !== "svg") throw new SourceError(`This is no SVG: it begins with <${tag.name}>.`);
+    if (open.length > DEEPEST)
+      throw new SourceError(`The SVG nests its groups more than ${DEEPEST} deep. Save it as plain SVG.`);
+    if (++count > MOST_NODES)
+      throw new SourceError(
+        `The SVG has more than ${MOST_NODES.toLocaleString("en")} elements. Export only the sheet with the structure.`,
+      );
+    open[open.length - 1]?.children.push(node);
+    root ??= node;
+    open.push(node);
+  });
+  parser.on("text", (t) => void open[open.length - 1]?.children.push(t));
+  parser.on("closetag", () => void open.pop());
+  parser.write(text).close();
+  if (!root) throw new SourceError("This is no SVG that can be read here.");
+  return root;
+}
+const byId = (n: Node, found = new Map<string, Node>()): ReadonlyMap<string, Node> => {
+  if (n.a.id && !found.has(n.a.id)) found.set(n.a.id, n);
+  for (const c of n.children) if (typeof c !== "string") byId(c, found);
+  return found;
+};
+const wordsOf = (n: Node): string => n.children.map((c) => (typeof c === "string" ? c : wordsOf(c))).join("");
+
+/** Lines, shapes and text of an SVG; its size gives the paper's scale. Errors: SourceError for what is broken, active or too much. */
+export function readSvg(text: string): SheetLines {
+  if (text.length > MOST_TEXT)
+    throw new SourceError("The SVG is larger than 30 MB. Export only the sheet with the structure.");
+  const out = new SheetBuilder();
+  const root = treeOf(text);
+  const ids = byId(root);
+  const [page, unit] = pageOf(root.a);
+  const visit = (n: Node, up: Style, used: number): void => {
+    if (ASIDE.has(n.name) && !(used > 0 && n.name === "symbol")) return;
+    const s = styleOf(up, n.a, n.name, out);
+    if (!s.shown) return;
+    if (n.name === "use") {
+      const target = ids.get((n.a.href ?? n.a["xlink:href"] ?? "").slice(1));
+      const moved = { ...s, m: compose(s.m, [1, 0, 0, 1, number(n.a.x, 0), number(n.a.y, 0)]) };
+      if (target && used < USED_WITHIN) visit(target, moved, used + 1);
       return;
     }
-    if (ASIDE.has(name)) aside++;
-    const up = stack[stack.length - 1]!;
-    const s = styleOf(up, a, name, out);
-    stack.push(s);
-    if (aside > 0 || !s.shown) return;
-    if (name === "text" || name === "tspan") words = textOf(s, a, words);
-    else draw(name, a, s, out);
-  });
-  parser.on("text", (t) => {
-    if (words) words.text += t;
-  });
-  parser.on("closetag", (tag) => {
-    const name = tag.name.replace(/^.*:/, "").toLowerCase();
-    stack.pop();
-    if (ASIDE.has(name)) aside--;
-    if (name === "text" && words) {
-      const said = words.text.replace(/\s+/g, " ").trim().slice(0, 500);
-      if (said)
-        out.add({
-          kind: "text",
-          layer: layerOf(words.layer, out),
-          at: words.at,
-          text: said,
-          size: words.size,
-          turn: words.turn,
-        });
-      words = undefined;
+    if (n.name === "text") {
+      const said = wordsOf(n).replace(/\s+/g, " ").trim().slice(0, 500);
+      const first = n.children.find((c): c is Node => typeof c !== "string" && c.a.x !== undefined);
+      if (said) out.add(textOf(s, n.a.x === undefined && first ? { ...first.a } : n.a, said, out));
+      return;
     }
-  });
-  parser.write(text).close();
-  if (!page && out.count === 0) throw new SourceError("This is no SVG that can be read here.");
+    draw(n.name, n.a, s, out);
+    for (const c of n.children) if (typeof c !== "string") visit(c, s, used);
+  };
+  const plain: Style = {
+    m: SAME,
+    layer: -1,
+    shown: true,
+    pen: 1,
+    dashed: false,
+    stroked: false,
+    filled: true,
+    size: 16,
+  };
+  for (const c of root.children) if (typeof c !== "string") visit(c, plain, 0);
   return out.build({ unit, of: "paper", flip: false, ...(page ? { page } : {}) });
 }
 
@@ -171,7 +193,6 @@ function pageOf(a: Attributes): [{ min: Vec2; max: Vec2 } | undefined, number] {
 const layerOf = (layer: number, out: SheetBuilder): number => (layer < 0 ? out.layer("drawing") : layer);
 
 function styleOf(up: Style, a: Attributes, name: string, out: SheetBuilder): Style {
-  if (up.depth > 200) throw new SourceError("The SVG nests its groups more than 200 deep. Save it as plain SVG.");
   const stroke = property(a, "stroke");
   const fill = property(a, "fill");
   const dash = property(a, "stroke-dasharray");
@@ -188,19 +209,13 @@ function styleOf(up: Style, a: Attributes, name: string, out: SheetBuilder): Sty
     stroked: stroke === undefined ? up.stroked : stroke !== "none",
     filled: fill === undefined ? up.filled : fill !== "none",
     size: number(property(a, "font-size"), up.size),
-    depth: up.depth + 1,
   };
 }
 
-function textOf(
-  s: Style,
-  a: Attributes,
-  open: { at: Vec2; size: number; turn: number; layer: number; text: string } | undefined,
-) {
-  if (open) return open;
+function textOf(s: Style, a: Attributes, text: string, out: SheetBuilder): SheetEntity {
   const at = mapPoint(s.m, [number(a.x, 0), number(a.y, 0)]);
   const turn = (-Math.atan2(s.m[1], s.m[0]) * 180) / Math.PI;
-  return { at, size: s.size * growth(s.m), turn, layer: s.layer, text: "" };
+  return { kind: "text", layer: layerOf(s.layer, out), at, text, size: s.size * growth(s.m), turn };
 }
 
 function draw(name: string, a: Attributes, s: Style, out: SheetBuilder): void {

@@ -3,7 +3,7 @@ import { toast } from "sonner";
 import { sheetSize } from "core/job";
 import { meanScale } from "core/prototype";
 import { proposeSection } from "core/structures";
-import { printNumber } from "core/units";
+import { printInchFraction, printNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { useWork } from "~/sources/useWork";
@@ -115,7 +115,7 @@ export function FoundPanel() {
                   <span className="min-w-0 flex-1">
                     {mm === undefined
                       ? `${printNumber(f.width, 1)} px wide`
-                      : `${P(mm).replace(/^0′-/, "")} wide: ${proposeSection(mm, "post", job.doc.stock.milling)}`}
+                      : `${job.doc.brief.units.prototype === "m" ? P(mm) : printInchFraction(mm, 8)} wide: ${proposeSection(mm, "post", job.doc.stock.milling)}`}
                   </span>
                   <button
                     className="btn !min-h-[28px] !px-2 !text-[15px]"

@@ -26,6 +26,7 @@ export function TracePanel() {
   const sheet = useSheet();
   const { settings, setSettings } = sheet;
   const t = useTrace();
+  const drawing = sheet.tool === "edge" || sheet.tool === "centre";
   const traced = job.doc.structures.filter((s) => s.kind === "traced");
   return (
     <>
@@ -40,9 +41,7 @@ export function TracePanel() {
         ))}
       </datalist>
       {sheet.found.length > 0 && <FoundPanel />}
-      {t.member ? (
-        <MemberForm key={t.member.id} />
-      ) : (
+      {(!t.member || drawing) && (
         <section className="space-y-2">
           <h2 className="label">The next member</h2>
           {!sheet.scale && <p className="text-[15px] text-ink-2">Calibrate the drawing first: see the Scale tab.</p>}
@@ -71,6 +70,7 @@ export function TracePanel() {
           />
         </section>
       )}
+      {t.member && <MemberForm key={t.member.id} />}
       {sheet.found.length === 0 && <FoundPanel />}
       {traced.length > 0 && (
         <section className="space-y-2">
