@@ -135,7 +135,10 @@ const schema = {
           {
             id,
             name: text(120),
-            picture: object({ hash, type: text(20), width: { type: "integer" }, height: { type: "integer" } }),
+            picture: object(
+              { hash, type: text(20), width: { type: "integer" }, height: { type: "integer" }, unit: number() },
+              ["unit"],
+            ),
             lines: object({ hash, width: number(), height: number(), hidden: list(text(200)) }),
             calibration: object(
               {

@@ -4,7 +4,7 @@ import { dot, type Vec2 } from "../geometry";
 import { boundsOf } from "../geometry";
 import { catalogue } from "../lumber";
 import { VIEWS } from "../drawing";
-import { longestStick, type Design, type StructureDesign } from "../job";
+import { longestStick, whereWords, type Design, type StructureDesign } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
 
 export type Level = "fault" | "warning" | "remark";
@@ -85,6 +85,7 @@ function structureFindings(s: StructureDesign): Finding[] {
 
 /** "L2" for a post, "front, story 1" for a brace. */
 function placeName(id: string): string {
+  if (id.split("/")[1] !== "bent") return whereWords(id);
   const parts = id.split("/").slice(2);
   const story = /(story|level)(\d+)/.exec(id);
   const last = parts[parts.length - 1] ?? "";

@@ -41,18 +41,21 @@ export function bothEnds(ends: readonly [readonly EndCut[], readonly EndCut[]]):
   return { first, far, relation: first !== far || first === "square" ? "" : a === b ? "parallel" : "opposed" };
 }
 /** Where a stick goes, without its structure: "story 1, post L2". */
-export const whereWords = (stick: string): string =>
-  stick
-    .split("/")
-    .slice(2)
+export function whereWords(stick: string): string {
+  const parts = stick.split("/");
+  return parts
+    .slice(parts[1] === "bent" ? 2 : 1)
     .map((w) =>
       w
-        .replace(/^(story|level)(\d)/, "$1 $2")
+        .replace(/^(story|level|bay)(\d)/, "$1 $2")
+        .replace(/^place(\d+)$/, "frame $1")
+        .replace(/-mirrored/, " mirrored")
         .replace(/#s(\d+)$/, ", part $1")
         .replace(/#(\d+)s(\d+)$/, ", ply $1, part $2")
         .replace(/#(\d+)$/, ", ply $1"),
     )
     .join(" ");
+}
 
 /** The cut list of a design: a row for each piece. */
 export function cutRows(d: Design): CutRow[] {

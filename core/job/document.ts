@@ -125,6 +125,8 @@ export class PictureDoc {
   @IsIn(["image/png", "image/jpeg", "image/webp", "image/tiff"]) type!: string;
   @IsInt() @Min(1) @Max(200_000) width!: number;
   @IsInt() @Min(1) @Max(200_000) height!: number;
+  /** Millimetres of paper to a pixel, where its source says so. */
+  @IsOptional() @IsNumber(finite) @Min(1e-6) @Max(1e3) unit?: number;
 }
 /** Lines kept as lines: a file of them by its hash, the sheet's size in its units, and the layers that are off. */
 export class LinesDoc {

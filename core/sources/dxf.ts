@@ -67,6 +67,8 @@ interface Block {
 export function readDxf(text: string): SheetLines {
   if (text.startsWith("AutoCAD Binary DXF"))
     throw new SourceError("This is a binary DXF; save it as an ASCII DXF and upload that.");
+  if (!/^\s*(999[ \t]*\r?\n.*\r?\n\s*)*0[ \t]*\r?\n\s*SECTION/.test(text))
+    throw new SourceError("This is no DXF: it should begin with a section. Save it as an ASCII DXF.");
   if (text.length > MOST_TEXT)
     throw new SourceError("The DXF is larger than 60 MB. Export only the sheet with the structure.");
   const records = countRecords(text);

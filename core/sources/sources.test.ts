@@ -208,6 +208,7 @@ describe("DXF", () => {
   it.each([
     ["AutoCAD Binary DXF\r\n\u001a", "binary DXF"],
     ["0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nx", "damaged|no lines"],
+    ["\u00ff\u00d8\u00ff\u00e0 a photograph", "This is no DXF: it should begin with a section"],
     [dxf(seg("ON", 0, 0, 1, 1).repeat(1_000_000 / 4)).repeat(1), "more than|records"],
     [dxf(""), "no lines that can be read"],
   ])("refuses in a sentence, case %#", (file, why) => expect(() => readDxf(file)).toThrow(new RegExp(why)));

@@ -43,7 +43,11 @@ export default function Drawings() {
     if (refusedWhy.length > 0) throw new Error(refusedWhy[0]);
     setWhich(id);
   };
-  const keep = async (name: string, what: { picture?: Blob; lines?: SheetLines }, fileName = name): Promise<void> => {
+  const keep = async (
+    name: string,
+    what: { picture?: Blob; lines?: SheetLines; unit?: number },
+    fileName = name,
+  ): Promise<void> => {
     const [picture, lines] = await Promise.all([
       what.picture && sendPicture(job.id, what.picture, fileName),
       what.lines && sendLines(job.id, what.lines),
@@ -55,7 +59,11 @@ export default function Drawings() {
           calibration: { lengths: [], stated: { ratio: 1, unit: what.lines!.unit }, stretch: "auto" as const, tilt: 0 },
         }
       : {};
-    add(name, { ...(picture ? { picture } : {}), ...(lines ? { lines } : {}), ...stated });
+    add(name, {
+      ...(picture ? { picture: { ...picture, ...(what.unit ? { unit: what.unit } : {}) } } : {}),
+      ...(lines ? { lines } : {}),
+      ...stated,
+    });
   };
   const upload = (f: File): Promise<void> =>
     taking("Taking it in …", async () => {

@@ -16,7 +16,10 @@ export function StatedScale() {
   const { drawing, lines, change } = useSheet();
   const stated = drawing.calibration?.stated;
   const fromFile = lines?.unit && !drawing.picture ? lines.unit : undefined;
-  const [dpi, setDpi] = useState(stated && !fromFile ? String(Math.round(25.4 / stated.unit)) : "300");
+  const [dpi, setDpi] = useState(() => {
+    const known = stated && !fromFile ? stated.unit : drawing.picture?.unit;
+    return known ? String(Number((25.4 / known).toFixed(2))) : "300";
+  });
   const unit = fromFile ?? 25.4 / Number(dpi);
   const [open, setOpen] = useState(stated !== undefined);
   if (drawing.straightened) return null;
