@@ -1,5 +1,5 @@
 import type { Vec2 } from "../geometry";
-import { alongLine, offLine, strokeLength, type Stroke } from "./stroke";
+import { alongLine, offLine, sineBetween, strokeLength, type Stroke } from "./stroke";
 
 /** A side of the border is at least this share of the sheet, and stands within this share of its edge. */
 const LONG = 0.7;
@@ -32,11 +32,31 @@ export function withoutBorder(strokes: readonly Stroke[], slack: number): Stroke
       }
   }
   const sidesOnly = new Set(found.flat());
+  const inside = strokes.filter((s) => !border.has(s));
+  // nothing but its sides: a timber alone
+  if (border.size === sidesOnly.size && inside.length === 0) return [...strokes];
   const total = (list: readonly Stroke[]): number =>
     list.filter((s) => !sidesOnly.has(s)).reduce((t, s) => t + strokeLength(s), 0);
-  return total([...border]) > 0.6 * total(solid)
-    ? strokes.filter((s) => !sidesOnly.has(s))
-    : strokes.filter((s) => !border.has(s));
+  if (total([...border]) <= 0.6 * total(solid)) return inside;
+  // the structure itself touches the border, or what looks like one is its own outer edge
+  return hasPartner(sidesOnly, solid, 2.5 * slack) ? [...strokes] : strokes.filter((s) => !sidesOnly.has(s));
+}
+/** Whether what looks like the border's sides are the edges of timbers: most have a stroke as long beside them, and a short one across from end to end. */
+function hasPartner(sides: ReadonlySet<Stroke>, solid: readonly Stroke[], slack: number): boolean {
+  const beside = [...sides].filter((s) => {
+    const l = strokeLength(s);
+    return solid.some(
+      (o) =>
+        o !== s &&
+        sineBetween(s, o) < 0.02 &&
+        strokeLength(o) > 0.7 * l &&
+        Math.abs(offLine(s, o.a)) < 0.15 * l &&
+        solid.some(
+          (c) => sineBetween(s, c) > 0.5 && strokeLength(c) < 0.2 * l && touches(c, s, slack) && touches(c, o, slack),
+        ),
+    );
+  });
+  return 2 * beside.length > sides.size;
 }
 const level = (s: Stroke): boolean => Math.abs(s.b[1] - s.a[1]) < 0.1 * Math.abs(s.b[0] - s.a[0]);
 const plumb = (s: Stroke): boolean => Math.abs(s.b[0] - s.a[0]) < 0.1 * Math.abs(s.b[1] - s.a[1]);

@@ -234,16 +234,31 @@ function choose(pairs: readonly Pair[], o: MemberSearch): Pair[] {
   const sorted = pairs.filter((p) => p.score >= OFFERED).sort((x, y) => rank(x) - rank(y));
   const clashes = new Map(sorted.map((p) => [p, new Set(sorted.filter((q) => q !== p && clash(p, q, o.slack)))]));
   const fits = (p: Pair, list: readonly Pair[]): boolean => !list.some((t) => clashes.get(p)!.has(t));
-  const fill = (list: Pair[]): Pair[] => {
-    for (const p of sorted) if (!list.includes(p) && fits(p, list)) list.push(p);
+  const fill = (list: Pair[], first: readonly Pair[] = []): Pair[] => {
+    for (const p of [...first, ...sorted]) if (!list.includes(p) && fits(p, list)) list.push(p);
     return list;
+  };
+  /** Pairs not taken that clash with what p clashes with, and so on. */
+  const rivals = (p: Pair): Pair[] => {
+    const reached = new Set([p]);
+    for (const q of reached)
+      for (const t of clashes.get(q)!) if (taken.includes(t) !== taken.includes(q)) reached.add(t);
+    return sorted.filter((q) => q !== p && reached.has(q) && !taken.includes(q));
   };
   let taken = fill([]);
   for (let again = true, round = 0; again && round < 6; round++) {
     again = false;
     for (const p of sorted) {
       if (taken.includes(p)) continue;
-      const other = fill([...taken.filter((t) => !clashes.get(p)!.has(t)), p]);
+      // in for those it clashes with; or with all that are kept out by the same ones, as a row of posts is by the gaps between them
+      const swaps = [
+        fill([...taken.filter((t) => !clashes.get(p)!.has(t)), p]),
+        fill(
+          rivals(p).reduce<Pair[]>((list, q) => (fits(q, list) ? [...list, q] : list), [p]),
+          taken,
+        ),
+      ];
+      const other = worth(swaps[0]!) >= worth(swaps[1]!) ? swaps[0]! : swaps[1]!;
       if (worth(other) <= worth(taken) + 1e-9) continue;
       taken = other;
       again = true;

@@ -294,3 +294,60 @@ describe("drawing by commands", () => {
     expect(proposeSection(inches(9.3), "girt", "dressed")).toBe("2×10");
   });
 });
+
+describe("any traced truss", () => {
+  const n = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  it("stands sound: panels, posts, diagonals, plank braces on both faces, several places, purlins and girts", () => {
+    fc.assert(
+      fc.property(
+        fc.record({
+          panels: fc.integer({ min: 2, max: 5 }),
+          bay: n(70, 130),
+          high: n(80, 150),
+          places: fc.integer({ min: 1, max: 4 }),
+          apart: n(60, 160),
+          planks: fc.boolean(),
+          seats: fc.boolean(),
+        }),
+        ({ panels, bay, high, places, apart, planks, seats }) => {
+          const half = panels * bay;
+          const members: Trace[] = [
+            trace("bottom", "bottom chord", "10×12", [-half - 18, 0], [0, 0]),
+            // along its lower edge, or its middle: the same timber
+            seats
+              ? trace("top", "top chord", "10×10", [-half - 10, high - 5], [0, high - 5], { seat: "left" })
+              : trace("top", "top chord", "10×10", [-half - 10, high], [0, high]),
+          ];
+          for (let i = 0; i <= panels; i++) {
+            const y = -half + i * bay;
+            members.push(trace(`post${i}`, "post", "8×8", [y, 6], [y, high - 5]));
+            if (i < panels) members.push(trace(`brace${i}`, "brace", "6×6", [y + 4, 6], [y + bay - 4, high - 5]));
+          }
+          if (planks)
+            members.push(
+              trace("near", "girt", "2×8", [-half - 12, high / 2], [0, high / 2], { layer: "near" }),
+              trace("far", "girt", "2×8", [-half - 12, high / 2], [0, high / 2], { layer: "far" }),
+            );
+          const crosses =
+            places > 1 ? [across("l1", "top", 30, "through"), across("g1", "post0", high / 3, "between")] : [];
+          // what lies on the far and near faces is as thick as chords and posts allow: all are 8 or 10 thick
+          const d = design({
+            members,
+            mirror: 0,
+            places: Array.from({ length: places }, (_, i) => inches(i * apart)),
+            crosses,
+          });
+          const s = d.structures[0]!;
+          expect(s.fault).toBeUndefined();
+          expect(interferences(s.resolved)).toEqual([]);
+          expect(bearings(s.resolved).filter((b) => !b.ok && b.kind !== "lap")).toEqual([]);
+          expect(connectedGroups(s.resolved).length).toBe(1);
+          // the halves share their marks: every brace has its twin turned over
+          for (let i = 0; i < panels; i++)
+            expect(piece(d, `${places > 1 ? "place1/" : ""}brace${i}`).sticks.length % (2 * places)).toBe(0);
+        },
+      ),
+      { seed: 31, numRuns: 25 },
+    );
+  });
+});
