@@ -34,3 +34,24 @@ export async function openDemo(port: number): Promise<{ readonly page: Page; clo
     },
   };
 }
+
+/** Begins to note how long each pointer move takes from the event's own time stamp to the frame after the one that it changed. */
+export const watchMoves = (page: Page): Promise<void> =>
+  page.evaluate(() => {
+    const w = window as unknown as { times: number[] };
+    w.times = [];
+    // no name of its own: the runner marks named functions in a way that the page does not know
+    addEventListener(
+      "pointermove",
+      (e) => requestAnimationFrame(() => setTimeout(() => w.times.push(performance.now() - e.timeStamp), 0)),
+      true,
+    );
+  });
+/** The times noted, ms: how many, the median and the 90th percentile. */
+export async function movesWatched(
+  page: Page,
+): Promise<{ readonly count: number; readonly median: number; readonly most: number }> {
+  const times = await page.evaluate(() => (window as unknown as { times: number[] }).times.sort((a, b) => a - b));
+  const at = (share: number): number => times[Math.floor(times.length * share)]!;
+  return { count: times.length, median: at(0.5), most: at(0.9) };
+}
