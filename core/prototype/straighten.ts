@@ -21,8 +21,9 @@ export interface Straightened {
 }
 /** Largest straightened picture, megapixels. */
 const MOST = 24;
-/** How much of the plane is shown round the rectangle at most, in rectangles. */
-const AROUND = 1.5;
+/** How much of the plane is shown round the rectangle at most, in its longer sides, and how much coarser than the finest it may be there. */
+const AROUND = 8;
+const COARSEST = 0.3;
 
 /** The corners sorted to go round: upper left, upper right, lower right, lower left as they stand on the picture. Errors: a shape that is no rectangle's picture. */
 export function sortCorners(points: readonly Vec2[]): Four {
@@ -72,21 +73,27 @@ export function layStraightened(k: Keystone): Straightened {
     [w, h],
     [0, h],
   ];
-  const map = planeMap(k);
-  const inside = (q: Vec2): boolean => {
-    const p = bend(k.lens, applyHomography(invertHomography(map), q));
-    return p[0] >= 0 && p[1] >= 0 && p[0] <= k.lens.width && p[1] <= k.lens.height;
+  const back = invertHomography(planeMap(k));
+  const depth = (q: Vec2): number => back[6] * q[0] + back[7] * q[1] + back[8];
+  const finest = Math.max(...corners.map((c) => pixelsPerMm(k, c)));
+  const seen = (q: Vec2): boolean => {
+    // beyond the horizon of the plane the map turns over
+    if (depth(q) * depth([w / 2, h / 2]) <= 0) return false;
+    const p = bend(k.lens, applyHomography(back, q));
+    const inside = p[0] >= 0 && p[1] >= 0 && p[0] <= k.lens.width && p[1] <= k.lens.height;
+    return inside && pixelsPerMm(k, q) > COARSEST * finest;
   };
+  const longest = Math.max(w, h);
   // out from the rectangle, side by side, while the photograph still shows the middle of that side
-  const reach = (size: number, at: (d: number) => Vec2): number => {
+  const reach = (at: (d: number) => Vec2): number => {
+    const step = 0.05 * longest;
     let d = 0;
-    while (d < AROUND * size && inside(at(d + 0.05 * size))) d += 0.05 * size;
+    while (d < AROUND * longest && seen(at(d + step))) d += step;
     return d;
   };
-  const [l, r] = [reach(w, (d) => [-d, h / 2]), reach(w, (d) => [w + d, h / 2])];
-  const [t, b] = [reach(h, (d) => [w / 2, -d]), reach(h, (d) => [w / 2, h + d])];
+  const [l, r] = [reach((d) => [-d, h / 2]), reach((d) => [w + d, h / 2])];
+  const [t, b] = [reach((d) => [w / 2, -d]), reach((d) => [w / 2, h + d])];
   const [mmW, mmH] = [w + l + r, h + t + b];
-  const finest = Math.max(...corners.map((c) => pixelsPerMm(k, c)));
   const perMm = Math.min(finest, Math.sqrt((MOST * 1e6) / (mmW * mmH)));
   return {
     width: Math.max(1, Math.round(mmW * perMm)),

@@ -31,7 +31,8 @@ export function TrustNote() {
       <p className="mt-1">{words}</p>
       <p className="mt-1 border-l-[3px] border-ochre pl-2">
         Only what lies in the plane of the rectangle measures true: recesses, eaves and what stands before it do not.
-        Add a known length that only checks, to see its error.
+        Beyond the rectangle the error grows with the distance, so press on the largest one you know. Add a known length
+        that only checks, to see its error.
       </p>
     </section>
   );
