@@ -3,6 +3,7 @@ import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { crc32, deflateSync } from "node:zlib";
+import { eq } from "drizzle-orm";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type * as Jobs from "./jobs.server";
@@ -28,6 +29,35 @@ const ok = (r: ReturnType<typeof jobs.editJob>) => {
 };
 
 describe("jobs on the shelf", () => {
+  it("of an earlier version are brought up where they stand, and go on from there", async () => {
+    const { db } = await import("./db.server");
+    const { jobs: table } = await import("./schema.server");
+    const id = jobs.createJob("Old");
+    const picture = { hash: "a".repeat(64), type: "image/png", width: 900, height: 700 };
+    const calibration = { from: [1, 2], to: [300, 40], length: 900, tilt: 1 };
+    const under = { structure: "g", anchor: [5, 6], opacity: 0.4 };
+    const doc = jobs.readJob(id)!.doc;
+    const old = {
+      ...doc,
+      version: 1,
+      drawings: [{ id: "d", name: "Sheet", picture, calibration, measures: [], under }],
+    };
+    db()
+      .update(table)
+      .set({ doc: old, undo: [1], redo: [2] })
+      .where(eq(table.id, id))
+      .run();
+    const now = jobs.readJob(id)!;
+    expect([now.doc.version, now.canUndo, now.canRedo]).toEqual([2, false, false]);
+    expect(now.doc.drawings[0]).toMatchObject({
+      openings: [],
+      calibration: { lengths: [{ from: [1, 2], length: 900, use: "scale" }], tilt: 1 },
+      under: [{ structure: "g", view: "front", anchor: [5, 6] }],
+    });
+    expect(jobs.listJobs().find((j) => j.id === id)!.doc.version).toBe(2);
+    expect(ok(jobs.editJob(id, now.revision, "Rename", rename("New"))).doc.name).toBe("New");
+    jobs.deleteJob(id);
+  });
   it("undo and redo as revisions of their own, across reading the job again", () => {
     const id = jobs.createJob("One");
     ok(jobs.editJob(id, 0, "Rename", rename("Two")));
