@@ -50,7 +50,9 @@ export function useWork() {
     async run<T>(job: (w: Remote<PrototypeWork>, told: Told) => Promise<T>, limit = 300): Promise<T | undefined> {
       stopping.current?.();
       setProgress({ done: 0, what: "Starting" });
-      const { result, stop } = runWork(job, (done, what) => setProgress({ done, what }), limit);
+      // what the worker said before it was ended may still arrive after
+      let over = false;
+      const { result, stop } = runWork(job, (done, what) => over || setProgress({ done, what }), limit);
       stopping.current = stop;
       try {
         return await result;
@@ -58,7 +60,8 @@ export function useWork() {
         if (e instanceof WorkStopped) return undefined;
         throw e;
       } finally {
-        setProgress(undefined);
+        over = true;
+        if (stopping.current === stop) setProgress(undefined);
       }
     },
   };

@@ -63,7 +63,16 @@ export function membersAmong(strokes: readonly Stroke[], o: MemberSearch): Found
   return parts
     .filter((p) => p.score >= OFFERED)
     .sort((p, q) => q.score - p.score || strokeLength(q) - strokeLength(p))
+    .filter((p, i, sorted) => !sorted.slice(0, i).some((q) => liesOn(p, q)))
     .map((p) => ({ id: idOf(p), a: p.a, b: p.b, width: p.width, score: p.score, hidden: p.dashed }));
+}
+/** Whether a pair is a stretch of another, found twice by strokes that overlap. */
+function liesOn(p: Pair, q: Pair): boolean {
+  if (p.width > 1.25 * q.width || q.width > 1.25 * p.width) return false;
+  return [p.a, p.b].every((e) => {
+    const t = alongLine(q, e);
+    return Math.abs(offLine(q, e)) < 0.3 * q.width && t > -q.width && t < strokeLength(q) + q.width;
+  });
 }
 /** A sheet that draws its members as outlines has no use for loose lines, unless they are closed at both ends. */
 function believed(pairs: readonly Pair[]): readonly Pair[] {
