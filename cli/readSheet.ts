@@ -1,4 +1,4 @@
-import { inkStrokes, membersAmong, vectorStrokes, type FoundMember } from "../core/found";
+import { inkStrokes, membersAmong, searchOn, vectorStrokes, type FoundMember } from "../core/found";
 import { checkPdf, readDxf, readPdfPage, readSvg, SourceError, type SheetLines } from "../core/sources";
 
 /** The lines of a vector file. Errors: a sentence; a PDF's page without lines. */
@@ -20,21 +20,14 @@ export async function readSheet(bytes: Buffer, name: string, page: number): Prom
 
 /** Members on a drawing: a vector file's exactly, a picture's by its ink. `perInch` is pixels or units to the prototype inch. */
 export async function findMembers(bytes: Buffer, name: string, page: number, perInch?: number): Promise<FoundMember[]> {
-  const scale = perInch ? { perInch } : {};
   const { default: sharp } = await import("sharp");
   const start = bytes.subarray(0, 1024).toString("latin1");
   const vector = start.includes("%PDF-") || /^\s*<|^\s*(999|0)\s*\r?\n|\.dxf$/i.test(start) || /\.dxf$/i.test(name);
   if (vector) {
     const sheet = await readSheet(bytes, name, page);
-    const size = Math.min(sheet.width, sheet.height);
-    const most = perInch ? 26 * perInch : size / 12;
-    return membersAmong(vectorStrokes(sheet, new Set(sheet.off.map((i) => sheet.layers[i]!))), {
-      least: perInch ? 1.5 * perInch : most / 20,
-      most,
-      skew: 0.15,
-      slack: 0.0004 * sheet.width,
-      ...scale,
-    });
+    const hidden = new Set(sheet.off.map((i) => sheet.layers[i]!));
+    const search = searchOn("vector", Math.min(sheet.width, sheet.height), sheet.width, perInch);
+    return membersAmong(vectorStrokes(sheet, hidden), search);
   }
   let raw: { data: Buffer; info: { width: number; height: number; channels: number } };
   try {
@@ -52,12 +45,6 @@ export async function findMembers(bytes: Buffer, name: string, page: number, per
   const { width, height, channels } = raw.info;
   const data = new Uint8Array(width * height);
   for (let i = 0; i < data.length; i++) data[i] = raw.data[i * channels]!;
-  const most = perInch ? 26 * perInch : Math.min(width, height) / 12;
-  return membersAmong(await inkStrokes({ width, height, data }), {
-    least: perInch ? Math.max(4, 1.5 * perInch) : 4,
-    most,
-    skew: 1,
-    slack: 2.5,
-    ...scale,
-  });
+  const strokes = await inkStrokes({ width, height, data });
+  return membersAmong(strokes, searchOn("scan", Math.min(width, height), width, perInch));
 }

@@ -4,5 +4,6 @@
  */
 export * from "./stroke";
 export * from "./members";
+export * from "./search";
 export * from "./inkStrokes";
 export * from "./vectorStrokes";

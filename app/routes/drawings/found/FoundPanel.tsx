@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { toast } from "sonner";
+import { searchOn } from "core/found";
 import { sheetSize } from "core/job";
 import { meanScale } from "core/prototype";
 import { proposeSection } from "core/structures";
@@ -10,9 +11,6 @@ import { useWork } from "~/sources/useWork";
 import { useSheet } from "../sheet";
 import { WorkProgress } from "../WorkProgress";
 import { useTrace } from "../trace/useTrace";
-
-/** Widest and narrowest member looked for, prototype inches. */
-const [NARROWEST, WIDEST] = [1.5, 26];
 
 /** Looks for members in what is shown, and offers them: nothing is put in unasked. */
 export function FoundPanel() {
@@ -43,24 +41,12 @@ export function FoundPanel() {
         Math.min(limit, Math.max(...corners.map((c) => c[k]))),
       ] as const;
     const [[x0, x1], [y0, y1]] = [of(0, size.width), of(1, size.height)];
-    const most = perInch ? WIDEST * perInch : Math.min(x1 - x0, y1 - y0) / 12;
-    const least = perInch ? NARROWEST * perInch : most / 20;
+    const search = searchOn(lines ? "vector" : "scan", Math.min(x1 - x0, y1 - y0), size.width, perInch);
     try {
       const got = await work.run((w, told) =>
         lines
-          ? w.findInLines(lines, drawing.lines!.hidden, {
-              least,
-              most,
-              skew: 0.15,
-              slack: 0.0004 * size.width,
-              ...(perInch ? { perInch } : {}),
-            })
-          : w.findInPicture(
-              drawing.picture!,
-              { x: x0, y: y0, width: x1 - x0, height: y1 - y0 },
-              { least, most, skew: 1, slack: 2.5, ...(perInch ? { perInch } : {}) },
-              told,
-            ),
+          ? w.findInLines(lines, drawing.lines!.hidden, search)
+          : w.findInPicture(drawing.picture!, { x: x0, y: y0, width: x1 - x0, height: y1 - y0 }, search, told),
       );
       if (!got) return setSaid("Stopped; nothing was changed.");
       setFound(got);
