@@ -1,5 +1,6 @@
-import { addScaled, cross, distance, dot, normalize, scale, sub, type Vec3 } from "../geometry";
-import type { Body, Member, Seat } from "./member";
+import { addScaled, cross, distance, dot, normalize, sub, type Vec3 } from "../geometry";
+import { developedStations } from "./develop";
+import type { Body, Member, Ring, Seat } from "./member";
 import { envelope } from "./section";
 
 /** A member's own axes in space: origin on the work line's start, u along, v, w. Right-handed unit vectors. */
@@ -10,33 +11,40 @@ export interface Axes {
   readonly w: Vec3;
 }
 
-/** Axes at the start of a member's work line (a bent strip's at its first break). Errors: a work line of no length, `up` along it. */
+const known = new WeakMap<Body, Axes>();
+
+/** Axes at the start of a member's work line (a bent strip's at its first ring). Errors: a work line of no length, `up` along it. */
 export function axesOf(body: Body): Axes {
+  const before = known.get(body);
+  if (before) return before;
+  const made = makeAxes(body);
+  known.set(body, made);
+  return made;
+}
+function makeAxes(body: Body): Axes {
   if (body.shape === "panel") {
     const u = normalize(body.u);
     const v = normalize(addScaled(body.v, u, -dot(body.v, u)));
     return { origin: body.origin, u, v, w: cross(u, v) };
   }
-  if (body.shape === "arc") return arcAxes(body, body.breaks[0]!);
+  if (body.shape === "run") {
+    const first = body.rings[0]!;
+    const u = normalize(cross(first.v, first.w));
+    const v = normalize(first.v);
+    return { origin: first.at, u, v, w: cross(u, v) };
+  }
   const u = normalize(sub(body.b, body.a));
   const v = normalize(addScaled(body.up, u, -dot(body.up, u)));
   return { origin: body.a, u, v, w: cross(u, v) };
 }
 
-/** Axes of a bent strip at an angle of its arc: v outward, u the way the angles grow. */
-export function arcAxes(body: Extract<Body, { shape: "arc" }>, angle: number): Axes {
-  const n = normalize(body.normal);
-  const x = normalize(addScaled(body.zero, n, -dot(body.zero, n)));
-  const y = cross(n, x);
-  const v = addScaled(scale(x, Math.cos(angle)), y, Math.sin(angle));
-  const u = cross(n, v);
-  return { origin: addScaled(body.centre, v, body.radius), u, v, w: cross(u, v) };
-}
+/** A point of a ring's plane, v and w mm of the section from the work line. */
+export const onRing = (r: Ring, v: number, w: number): Vec3 => addScaled(addScaled(r.at, r.v, v), r.w, w);
 
-/** Length of the work line, model mm: along the arc for a bent strip, the outline's extent along u for a panel. */
+/** Length of the work line, model mm: along the run for a bent strip, the outline's extent along u for a panel. */
 export function workLength(m: Member): number {
   const b = m.body;
-  if (b.shape === "arc") return b.radius * Math.abs(b.breaks[b.breaks.length - 1]! - b.breaks[0]!);
+  if (b.shape === "run") return developedStations(b, [0, 0]).at(-1)!;
   if (b.shape === "panel") {
     const us = b.outline.map((p) => p[0]);
     return Math.max(...us) - Math.min(...us);
@@ -63,7 +71,7 @@ export function sectionBox(body: Body): {
 
 /** Centre of one component from the work line, along v and w. */
 export function componentCentre(
-  body: Extract<Body, { shape: "straight" | "arc" }>,
+  body: Extract<Body, { shape: "straight" | "run" }>,
   index: number,
 ): readonly [number, number] {
   const e = envelope(body.components);

@@ -13,7 +13,7 @@ import {
   type Vec2,
   type Vec3,
 } from "../geometry";
-import { crossingOf, sidesAcross } from "./cuts";
+import { crossingOf, middleOf, sidesAcross } from "./cuts";
 import { memberLookup, wholeId } from "./component";
 import type { Face, Joint, LapJoint, Member } from "./member";
 import type { ResolvedFrame } from "./resolve";
@@ -61,9 +61,10 @@ function near(r: ResolvedFrame, a: string, b: string): boolean {
 
 /** The area a lap should show: the crossing of both widths, or for parallel members the strip they share. */
 function lapWanted(a: Member, b: Member, j: LapJoint, r: ResolvedFrame): number {
-  const on = stockFace(a, j.aFace);
-  const [aSide] = sidesAcross(j.aFace).map((f) => stockFace(a, f)) as [Plane];
-  const [bSide] = sidesAcross(j.bFace).map((f) => stockFace(b, f)) as [Plane];
+  const [nearA, nearB] = [middleOf(b), middleOf(a)];
+  const on = stockFace(a, j.aFace, nearA);
+  const [aSide] = sidesAcross(j.aFace).map((f) => stockFace(a, f, nearA)) as [Plane];
+  const [bSide] = sidesAcross(j.bFace).map((f) => stockFace(b, f, nearB)) as [Plane];
   if (Math.abs(dot(aSide.n, bSide.n)) < 0.999999) return areaOf(crossingOf(a, b, j));
   // side by side: both faces as they are, each widened to its stock, so that only lengths limit
   const pick = (f: Face) => (s: SolidFace) => s.tag === f;

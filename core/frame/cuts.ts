@@ -41,6 +41,12 @@ function endOf(m: Member, end: End): { readonly point: Vec3; readonly out: Vec3 
   const point = end === 0 ? x.origin : addScaled(x.origin, x.u, workLength(m));
   return { point, out: end === 0 ? negate(x.u) : x.u };
 }
+/** Middle of a member's work line: which stretch of a bent strip another member meets. */
+export function middleOf(m: Member): Vec3 {
+  if (m.body.shape === "run") return m.body.rings[m.body.rings.length >> 1]!.at;
+  const x = axesOf(m.body);
+  return addScaled(x.origin, x.u, workLength(m) / 2);
+}
 /** Keep what lies outside a face, `gap` mm away from it. */
 const outside = (f: Plane, gap: number): Plane => flip({ n: f.n, d: f.d + gap });
 
@@ -58,9 +64,10 @@ export const sidesAcross = (f: Face): readonly [Face, Face] => (f[1] === "w" ? [
 
 /** Corners of the crossing of two lapped, not parallel, members on the plane of a's face: the stock widths, uncut. */
 export function crossingOf(a: Member, b: Member, j: Pick<LapJoint, "aFace" | "bFace">): readonly Vec3[] {
-  const on = stockFace(a, j.aFace);
-  const [a0, a1] = sidesAcross(j.aFace).map((f) => stockFace(a, f)) as [Plane, Plane];
-  const [b0, b1] = sidesAcross(j.bFace).map((f) => stockFace(b, f)) as [Plane, Plane];
+  const [nearA, nearB] = [a.body.shape === "run" ? middleOf(b) : undefined, b.body.shape === "run" ? middleOf(a) : undefined];
+  const on = stockFace(a, j.aFace, nearA);
+  const [a0, a1] = sidesAcross(j.aFace).map((f) => stockFace(a, f, nearA)) as [Plane, Plane];
+  const [b0, b1] = sidesAcross(j.bFace).map((f) => stockFace(b, f, nearB)) as [Plane, Plane];
   return [threePlanes(on, a0, b0), threePlanes(on, a0, b1), threePlanes(on, a1, b1), threePlanes(on, a1, b0)];
 }
 
@@ -118,7 +125,7 @@ function nodeCuts(node: FrameNode, member: (id: string) => Member, put: (m: stri
 
 function freeEndCut(m: Member, end: End): Cut | undefined {
   const free = m.ends[end];
-  if (!free || m.body.shape === "arc" || m.body.shape === "panel") return undefined;
+  if (!free || m.body.shape === "run" || m.body.shape === "panel") return undefined;
   const { point, out } = endOf(m, end);
   const n: Vec3 =
     free.kind === "square" ? out : free.kind === "plumb" ? normalize([out[0], out[1], 0]) : [0, 0, Math.sign(out[2])];
@@ -127,7 +134,7 @@ function freeEndCut(m: Member, end: End): Cut | undefined {
 
 /** The planes of b's sides, moved out by `clearance`: what b needs to pass through. */
 function passage(b: Member, clearance: number): Plane[] {
-  const body = stockBodies(b)[0]!.parts[0]!;
+  const body = stockBodies(b)[0]!.parts()[0]!;
   return body.faces
     .filter((f) => f.tag !== "a" && f.tag !== "b")
     .map((f) => ({ n: f.plane.n, d: f.plane.d + clearance }));

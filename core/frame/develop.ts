@@ -1,21 +1,66 @@
-import { addScaled, cross, dot, normalize, sub, type Vec3 } from "../geometry";
-import type { ArcBody } from "./member";
-import { arcAxes } from "./axes";
+import { addScaled, dot, sub, type Vec3 } from "../geometry";
+import { onRing } from "./axes";
+import type { RunBody } from "./member";
 
 /**
- * A point of a bent strip on its flat blank: u is the arc length along the component's own centre line from the first
- * break, v and w from its centre. The length is the arc's, not the chords': L = R·θ.
+ * Length of a component's own centre line from the first ring to each, mm, as its straight blank shows it. Between two
+ * rings the line is a helix about the axis: √((ρ·Δ)² + rise²), with ρ·Δ from the chord 2·ρ·sin(Δ/2) (closed form).
  */
-export function arcDeveloped(body: ArcBody, centre: readonly [number, number], p: Vec3): Vec3 {
-  const n = normalize(body.normal);
-  const x = normalize(addScaled(body.zero, n, -dot(body.zero, n)));
-  const y = cross(n, x);
-  const r = sub(p, body.centre);
-  const mid = (body.breaks[0]! + body.breaks[body.breaks.length - 1]!) / 2;
-  const raw = Math.atan2(dot(r, y), dot(r, x));
-  const angle = raw + 2 * Math.PI * Math.round((mid - raw) / (2 * Math.PI));
-  const own = body.radius + centre[0];
-  const radial = Math.hypot(dot(r, x), dot(r, y));
-  const w = arcAxes(body, angle).w;
-  return [own * (angle - body.breaks[0]!), radial - own, dot(sub(p, arcAxes(body, angle).origin), w) - centre[1]];
+export function developedStations(body: RunBody, centre: readonly [number, number]): number[] {
+  const points = body.rings.map((r) => onRing(r, centre[0], centre[1]));
+  const out = [0];
+  points.slice(1).forEach((p, i) => {
+    const d = sub(p, points[i]!);
+    const rise = dot(d, body.axis);
+    const flat = addScaled(d, body.axis, -rise);
+    const half = (body.rings[i + 1]!.turn - body.rings[i]!.turn) / 2;
+    const bow = Math.abs(half) < 1e-9 ? 1 : half / Math.sin(half);
+    out.push(out[i]! + Math.hypot(Math.hypot(...flat) * bow, rise));
+  });
+  return out;
+}
+
+/** Distance of a point from a ring's plane, along the run. */
+function beyond(body: RunBody, i: number, p: Vec3): number {
+  const r = body.rings[i]!;
+  const n: Vec3 = [
+    r.v[1] * r.w[2] - r.v[2] * r.w[1],
+    r.v[2] * r.w[0] - r.v[0] * r.w[2],
+    r.v[0] * r.w[1] - r.v[1] * r.w[0],
+  ];
+  return dot(sub(p, r.at), n) / Math.hypot(...n);
+}
+
+/** The stretch of a run, by its first ring, that a point lies beside, and how far along it, 0 to 1. */
+export function stretchAt(body: RunBody, p: Vec3): readonly [number, number] {
+  let [lo, hi] = [0, body.rings.length - 1];
+  while (hi - lo > 1) {
+    const mid = (lo + hi) >> 1;
+    if (beyond(body, mid, p) >= -1e-9) lo = mid;
+    else hi = mid;
+  }
+  const [a, b] = [beyond(body, lo, p), beyond(body, lo + 1, p)];
+  return [lo, Math.abs(a - b) < 1e-12 ? 0 : a / (a - b)];
+}
+
+/** A point of a bent strip on its flat blank: u along the component's developed centre line from the first ring, v and w from its centre. `stations` are its `developedStations`. */
+export function developed(
+  body: RunBody,
+  centre: readonly [number, number],
+  stations: readonly number[],
+  p: Vec3,
+): Vec3 {
+  const [i, f] = stretchAt(body, p);
+  const [r, q] = [body.rings[i]!, body.rings[i + 1]!];
+  const mix = (a: Vec3, b: Vec3): Vec3 => [0, 1, 2].map((k) => a[k]! + (b[k]! - a[k]!) * f) as unknown as Vec3;
+  const [at, v, w] = [mix(r.at, q.at), mix(r.v, q.v), mix(r.w, q.w)];
+  // v and w may lie askew in the ring's plane: solve for both
+  const d = sub(p, at);
+  const [vv, vw, ww, dv, dw] = [dot(v, v), dot(v, w), dot(w, w), dot(d, v), dot(d, w)];
+  const det = vv * ww - vw * vw;
+  return [
+    stations[i]! + (stations[i + 1]! - stations[i]!) * f,
+    (dv * ww - dw * vw) / det - centre[0],
+    (dw * vv - dv * vw) / det - centre[1],
+  ];
 }

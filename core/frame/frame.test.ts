@@ -3,6 +3,7 @@ import { volumeOf, type Vec3 } from "../geometry";
 import { model } from "../units";
 import {
   arcBreaks,
+  arcRings,
   bearings,
   connectedGroups,
   emptyFrame,
@@ -52,12 +53,9 @@ describe("kernel", () => {
       kind: "bent",
       ends: [undefined, undefined],
       body: {
-        shape: "arc",
-        centre: [0, 0, 0],
-        normal: [0, 0, 1],
-        zero: [1, 0, 0],
-        radius: model(R),
-        breaks,
+        shape: "run",
+        axis: [0, 0, 1],
+        rings: arcRings([0, 0, 0], [0, 0, 1], [1, 0, 0], R, breaks),
         seat: ["centre", "centre"],
         components: laminated(model(4), model(8), 2, "v", "x"),
       },

@@ -4,7 +4,7 @@ import type { Model } from "../units";
 /**
  * A side of a member's uncut stock, in its own axes: u runs along the work line from a to b, v is the `up` given made
  * square to u, w = u × v. A panel's sides are its faces "+w" and "-w" and its edges "e0", "e1", … in outline order; a
- * bent strip has v pointing away from the arc's centre, and a round has flats towards all four.
+ * bent strip's v and w are its rings' at each place, and a round has flats towards all four.
  */
 export type Face = "+v" | "-v" | "+w" | "-w" | `e${number}`;
 export type End = 0 | 1;
@@ -37,15 +37,20 @@ export interface RoundBody {
   readonly diameter: Model;
   readonly stock: string;
 }
-/** Strips bent round an arc. Angles are radians, counter-clockwise about `normal` from `zero`; v points outward. */
-export interface ArcBody {
-  readonly shape: "arc";
-  readonly centre: Vec3;
-  readonly normal: Vec3;
-  readonly zero: Vec3;
-  readonly radius: Model;
-  /** The alignment's break points, shared by all plies on it: first and last are the work line's ends. */
-  readonly breaks: readonly number[];
+/** A plane across a run: where the work line passes through, and what a mm of the section's v and w is in that plane (longer than a unit where the run climbs). */
+export interface Ring {
+  readonly at: Vec3;
+  readonly v: Vec3;
+  readonly w: Vec3;
+  /** Heading about the run's axis, radians. */
+  readonly turn: number;
+}
+/** Strips bent to follow a run of rings: an arc, tangents and a curve, on a grade or canted. Plies on the same rings meet face to face. */
+export interface RunBody {
+  readonly shape: "run";
+  /** What the headings turn about: up, for a track. */
+  readonly axis: Vec3;
+  readonly rings: readonly Ring[];
   readonly seat: readonly [Seat, Seat];
   readonly components: readonly Component[];
 }
@@ -66,7 +71,7 @@ export interface PanelBody {
     readonly bevel: readonly number[];
   }[];
 }
-export type Body = StraightBody | RoundBody | ArcBody | PanelBody;
+export type Body = StraightBody | RoundBody | RunBody | PanelBody;
 
 /** How an end finishes that no joint cuts. `beyond` is past the end of the work line, model mm. */
 export type FreeEnd =

@@ -1,7 +1,7 @@
 import { clip, cornersOf, dot, type Plane, type Solid, type Vec3 } from "../geometry";
 import { degrees, model, type Degrees, type Model } from "../units";
 import { toLocal, turnLocal } from "./axes";
-import { arcDeveloped } from "./develop";
+import { developed, developedStations } from "./develop";
 import type { Face } from "./member";
 import type { Resolved } from "./resolve";
 
@@ -66,8 +66,9 @@ function faceDown(n: Vec3, end: 0 | 1, section: readonly [number, number]): Face
 /** Shape of a cut stick in its own axes. */
 export function pieceShape(s: Resolved): PieceShape {
   const body = s.member.body;
+  const stations = body.shape === "run" ? developedStations(body, s.centre) : [];
   const local = (p: Vec3): Vec3 => {
-    if (body.shape === "arc") return arcDeveloped(body, s.centre, p);
+    if (body.shape === "run") return developed(body, s.centre, stations, p);
     const q = toLocal(s.axes, p);
     return [q[0], q[1] - s.centre[0], q[2] - s.centre[1]];
   };
@@ -83,7 +84,7 @@ export function pieceShape(s: Resolved): PieceShape {
     const d = p.d - dot(p.n, s.axes.origin) - n[1] * s.centre[0] - n[2] * s.centre[1] - n[0] * start;
     return { n, d };
   };
-  const bent = body.shape === "arc";
+  const bent = body.shape === "run";
   const cutPlanes = bent ? [] : s.cuts.map((c) => ({ as: c.as, ...plane(c) }));
   const endCuts = (end: 0 | 1): EndCut[] => {
     const square = {

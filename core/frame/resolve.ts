@@ -1,9 +1,9 @@
-import { clipAll, subtract, type Solid } from "../geometry";
-import { axesOf, type Axes } from "./axes";
+import { addScaled, clipAll, dot, negate, subtract, type Solid, type SolidFace, type Vec3 } from "../geometry";
+import { axesOf, fromLocal, type Axes } from "./axes";
 import { cutsOf, type Cut, type Cutter, type MemberCuts } from "./cuts";
 import type { Frame, Member } from "./member";
 import { spliceCuts } from "./splice";
-import { panelPlanes, stockBodies } from "./stock-body";
+import { panelPlanes, stockBodies, type StockBody } from "./stock-body";
 
 /** One stick as it comes off the saw: a component of a member with its cuts, and its convex parts in space. */
 export interface Resolved {
@@ -34,6 +34,47 @@ const partId = (body: string, member: string, part: number): string =>
   `${body === member ? `${member}#` : body}s${part + 1}`;
 const NO_CUTS: MemberCuts = { cuts: [], cutters: [] };
 
+/** The solid of a straight stick that two planes cut, one at each end: most sticks by far. Undefined where it takes more than that. */
+function sawn(member: Member, body: StockBody, cuts: readonly Cut[]): Solid | undefined {
+  if (member.body.shape !== "straight" || cuts.length !== 2) return undefined;
+  const [c, d] = cuts as readonly [Cut, Cut];
+  const [start, far] = c.as === "end0" ? [c, d] : [d, c];
+  if (start.as !== "end0" || far.as !== "end1") return undefined;
+  const x = axesOf(member.body);
+  const [s, f] = [dot(start.n, x.u), dot(far.n, x.u)];
+  if (s > -1e-6 || f < 1e-6) return undefined;
+  const near: Vec3[] = [];
+  const end: Vec3[] = [];
+  for (const [dv, dw] of CORNERS) {
+    const p = fromLocal(x, [0, body.centre[0] + (dv * body.size[0]) / 2, body.centre[1] + (dw * body.size[1]) / 2]);
+    const [t0, t1] = [(start.d - dot(start.n, p)) / s, (far.d - dot(far.n, p)) / f];
+    if (t1 - t0 < 1e-6) return undefined;
+    near.push(addScaled(p, x.u, t0));
+    end.push(addScaled(p, x.u, t1));
+  }
+  const side = (i: number, n: Vec3, tag: string): SolidFace => {
+    const k = (i + 1) % 4;
+    return { corners: [near[i]!, near[k]!, end[k]!, end[i]!], plane: { n, d: dot(n, near[i]!) }, tag };
+  };
+  return {
+    faces: [
+      side(0, negate(x.w), "-w"),
+      side(1, x.v, "+v"),
+      side(2, x.w, "+w"),
+      side(3, negate(x.v), "-v"),
+      { corners: [...near].reverse(), plane: { n: start.n, d: start.d }, tag: start.from },
+      { corners: end, plane: { n: far.n, d: far.d }, tag: far.from },
+    ],
+  };
+}
+/** The corners of a section, counter-clockwise seen against u, as halves of its size. */
+const CORNERS = [
+  [-1, -1],
+  [1, -1],
+  [1, 1],
+  [-1, 1],
+] as const;
+
 /** Cuts every member of a frame. Errors: an end that neither a joint nor a free end finishes; a stick of which nothing is left; whatever the joints refuse. */
 export function resolve(frame: Frame): ResolvedFrame {
   const all = cutsOf(frame);
@@ -61,8 +102,9 @@ export function resolve(frame: Frame): ResolvedFrame {
             throw new Error(
               `Nothing says how the ${member.role} "${body.id}" ends at its ${end === "end0" ? "start" : "far end"}.`,
             );
-      const planes = [...(holes?.edges ?? []), ...cuts.map((c) => ({ ...c, tag: c.from }))];
-      const whole = body.parts.map((p) => clipAll(p, planes)).filter((p): p is Solid => p !== undefined);
+      const plain = sawn(member, body, cuts);
+      const planes = plain ? [] : [...(holes?.edges ?? []), ...cuts.map((c) => ({ ...c, tag: c.from }))];
+      const whole = plain ? [plain] : body.parts().map((p) => clipAll(p, planes)).filter((p): p is Solid => p !== undefined);
       const parts = ownCutters.reduce<readonly Solid[]>(
         (rest, c) =>
           rest.flatMap((p) =>

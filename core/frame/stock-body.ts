@@ -1,6 +1,7 @@
 import { addScaled, cross, planeAt, prism, scale, type Plane, type Solid, type Vec3 } from "../geometry";
-import { arcAxes, axesOf, componentCentre, fromLocal, sectionBox, workLength, type Axes } from "./axes";
-import type { Body, Face, Member } from "./member";
+import { axesOf, componentCentre, fromLocal, onRing, sectionBox, workLength, type Axes } from "./axes";
+import { stretchAt } from "./develop";
+import type { Body, Face, Member, Ring, RunBody } from "./member";
 
 /** One component's uncut material: convex parts in space. Its id is the member's, with #name where there are several. */
 export interface StockBody {
@@ -8,7 +9,8 @@ export interface StockBody {
   readonly stock: string;
   readonly size: readonly [number, number];
   readonly centre: readonly [number, number];
-  readonly parts: readonly Solid[];
+  /** Made when asked for: most sticks are cut without it. */
+  readonly parts: () => readonly Solid[];
 }
 
 const FACES: Record<"+v" | "-v" | "+w" | "-w", (x: Axes) => Vec3> = {
@@ -30,9 +32,30 @@ function rectangle(x: Axes, u: number, centre: readonly [number, number], size: 
   return [at(-v, -w), at(v, -w), at(v, w), at(-v, w)];
 }
 
-/** The plane of a named stock face of the whole member, its outside away from the wood. For a bent strip's "+v" and "-v" it is the tangent plane at the middle. Errors: a face the body does not have. */
-export function stockFace(m: Member, face: Face): Plane {
-  const body = m.body;
+/** The plane of a named stock face of the whole member, its outside away from the wood. A bent strip's is that of its stretch beside `near`, or of its middle one. Errors: a face the body does not have. */
+export function stockFace(m: Member, face: Face, near?: Vec3): Plane {
+  if (m.body.shape === "run") return runFace(m.body, m, face, near);
+  let faces = known.get(m.body);
+  if (!faces) known.set(m.body, (faces = new Map()));
+  let plane = faces.get(face);
+  if (!plane) faces.set(face, (plane = makeFace(m, face)));
+  return plane;
+}
+const known = new WeakMap<Body, Map<Face, Plane>>();
+const noFace = (m: Member, face: Face): Error => new Error(`Member "${m.id}" is a ${m.kind}; it has no face "${face}".`);
+
+function runFace(body: RunBody, m: Member, face: Face, near: Vec3 | undefined): Plane {
+  const side = SIDES.indexOf(face as never);
+  if (side < 0) throw noFace(m, face);
+  const i = near ? stretchAt(body, near)[0] : Math.floor((body.rings.length - 1) / 2);
+  const box = sectionBox(body);
+  const [p, q] = [body.rings[i]!, body.rings[i + 1]!].map((r) => ringBox(r, box.centre, box.size)) as [Vec3[], Vec3[]];
+  const next = (side + 1) % 4;
+  return facePlane([p[side]!, p[next]!, q[next]!, q[side]!]);
+}
+
+function makeFace(m: Member, face: Face): Plane {
+  const body = m.body as Exclude<Body, RunBody>;
   const x = axesOf(body);
   if (body.shape === "panel") {
     if (face === "+w") return planeAt(fromLocal(x, [0, 0, body.thickness]), x.w);
@@ -42,15 +65,14 @@ export function stockFace(m: Member, face: Face): Plane {
       throw new Error(`Member "${m.id}" is a panel of ${body.outline.length} edges; it has no face "${face}".`);
     return edgePlane(x, body.outline, body.bevel, i);
   }
-  if (face.startsWith("e")) throw new Error(`Member "${m.id}" is a ${m.kind}; it has no face "${face}".`);
+  if (face.startsWith("e")) throw noFace(m, face);
   const name = face as "+v" | "-v" | "+w" | "-w";
   const box = sectionBox(body);
-  const here = body.shape === "arc" ? arcAxes(body, (body.breaks[0]! + body.breaks[body.breaks.length - 1]!) / 2) : x;
   const k = name[1] === "v" ? 0 : 1;
   const sign = name[0] === "+" ? 1 : -1;
   const local: [number, number, number] = [0, 0, 0];
   local[k + 1] = box.centre[k]! + (sign * box.size[k]!) / 2;
-  return planeAt(fromLocal(here, local), FACES[name](here));
+  return planeAt(fromLocal(x, local), FACES[name](x));
 }
 
 /** The plane of edge i of an outline, through its line on the -w face; `inward` turns it for a hole. */
@@ -97,7 +119,7 @@ export function stockBodies(m: Member): StockBody[] {
       faces: whole.faces.map((f) => ({ ...f, tag: f.tag === "a" ? "-w" : f.tag === "b" ? "+w" : f.tag })),
     };
     const box = sectionBox(body);
-    return [{ id: m.id, stock: body.stock, size: box.size, centre: box.centre, parts: [solid] }];
+    return [{ id: m.id, stock: body.stock, size: box.size, centre: box.centre, parts: () => [solid] }];
   }
   if (body.shape === "round") {
     const x = axesOf(body);
@@ -108,7 +130,7 @@ export function stockBodies(m: Member): StockBody[] {
       return fromLocal(x, [-s, r * Math.cos(t), r * Math.sin(t)]);
     });
     const tags = base.map((_, i) => ({ 0: "+v", 4: "+w", 8: "-v", 12: "-w" })[i] ?? "round");
-    const parts = [prism(base, scale(x.u, workLength(m) + 2 * s), tags)];
+    const parts = () => [prism(base, scale(x.u, workLength(m) + 2 * s), tags)];
     return [{ id: m.id, stock: body.stock, size: [body.diameter, body.diameter], centre: [0, 0], parts }];
   }
   return body.components.map((c, i) => {
@@ -119,7 +141,7 @@ export function stockBodies(m: Member): StockBody[] {
       stock: c.stock,
       size,
       centre,
-      parts: body.shape === "arc" ? arcParts(body, centre, size) : [straightPart(m, centre, size)],
+      parts: () => (body.shape === "run" ? runParts(body, centre, size) : [straightPart(m, centre, size)]),
     };
   });
 }
@@ -130,16 +152,19 @@ function straightPart(m: Member, centre: readonly [number, number], size: readon
   return prism(rectangle(x, -s, centre, size), scale(x.u, workLength(m) + 2 * s), SIDES);
 }
 
-/** Chord prisms between the break points: plies that share breaks meet face to face. Ends are radial. */
-function arcParts(
-  body: Extract<Body, { shape: "arc" }>,
-  centre: readonly [number, number],
-  size: readonly [number, number],
-): Solid[] {
-  const rings = body.breaks.map((t) => rectangle(arcAxes(body, t), 0, centre, size));
-  return rings.slice(1).map((far, k) => {
-    const near = rings[k]!;
-    const quad = (p: readonly Vec3[], tag: string) => ({ corners: p, plane: planeAt(p[0]!, normalOf(p)), tag });
+/** The corners of a v × w box on a ring, in the order of `rectangle`. */
+function ringBox(r: Ring, centre: readonly [number, number], size: readonly [number, number]): Vec3[] {
+  const [v, w] = [size[0] / 2, size[1] / 2];
+  const at = (dv: number, dw: number): Vec3 => onRing(r, centre[0] + dv, centre[1] + dw);
+  return [at(-v, -w), at(v, -w), at(v, w), at(-v, w)];
+}
+
+/** Chord prisms between the rings: plies that share them meet face to face. */
+function runParts(body: RunBody, centre: readonly [number, number], size: readonly [number, number]): Solid[] {
+  const boxes = body.rings.map((r) => ringBox(r, centre, size));
+  return boxes.slice(1).map((far, k) => {
+    const near = boxes[k]!;
+    const quad = (p: readonly Vec3[], tag: string) => ({ corners: p, plane: facePlane(p), tag });
     const sides = near.map((p, i) => {
       const j = (i + 1) % 4;
       return quad([p, near[j]!, far[j]!, far[i]!], SIDES[i]!);
@@ -148,10 +173,14 @@ function arcParts(
       faces: [
         ...sides,
         quad([...near].reverse(), k === 0 ? "end0" : "seam"),
-        quad(far, k === rings.length - 2 ? "end1" : "seam"),
+        quad(far, k === boxes.length - 2 ? "end1" : "seam"),
       ],
     };
   });
 }
 
-const normalOf = (p: readonly Vec3[]): Vec3 => cross(addScaled(p[1]!, p[0]!, -1), addScaled(p[2]!, p[0]!, -1));
+/** Plane of a four-cornered face through its middle: a climbing run's faces are warped by far less than a tolerance. */
+function facePlane(p: readonly Vec3[]): Plane {
+  const mid: Vec3 = [0, 1, 2].map((k) => (p[0]![k]! + p[1]![k]! + p[2]![k]! + p[3]![k]!) / 4) as unknown as Vec3;
+  return planeAt(mid, cross(addScaled(p[2]!, p[0]!, -1), addScaled(p[3]!, p[1]!, -1)));
+}
