@@ -76,6 +76,12 @@ function param(p: Param): object {
       return { ...about, type: "boolean", default: p.def };
     case "section":
       return { ...about, type: "string", pattern: "^\\d+(\\.\\d+)?×\\d+(\\.\\d+)?$", default: p.def };
+    case "number":
+      return number({ ...about, minimum: p.min, maximum: p.max, default: p.def, $comment: p.unit });
+    case "lengths":
+      return { ...about, ...list(param(p.of), { maxItems: p.most }), default: p.def };
+    case "points":
+      return { ...about, ...list(point, { maxItems: p.most }), default: p.def, $comment: "prototype mm" };
     case "list":
       return {
         ...about,

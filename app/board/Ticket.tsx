@@ -1,3 +1,4 @@
+import { nominalOf } from "core/frame";
 import { bothEnds, whereWords } from "core/job";
 import { catalogue, SERIES } from "core/lumber";
 import { useMemo } from "react";
@@ -70,7 +71,7 @@ export function Ticket() {
           <Row
             what="Section"
             model={shape.section.map((x) => x.toFixed(2)).join(" × ") + " mm"}
-            proto={piece.nominal.join("×")}
+            proto={nominalOf(piece.shape.kind, piece.nominal)}
           />
         </tbody>
       </table>

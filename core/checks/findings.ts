@@ -1,4 +1,4 @@
-import { spliceStations, wholeId, workLength, bearings, connectedGroups, interferences, type Bearing } from "../frame";
+import { nominalOf, spliceStations, wholeId, workLength, bearings, connectedGroups, interferences, type Bearing } from "../frame";
 import { cutLength } from "../cutting";
 import { dot, type Vec2 } from "../geometry";
 import { boundsOf } from "../geometry";
@@ -174,7 +174,7 @@ function stockFindings(d: Design): Finding[] {
         key: `stock:${nominal}`,
         level: e.worstPercent >= LOOKS_WRONG ? "warning" : "remark",
         text: `${nominal} is not to be had: ${m.plies === 2 ? "two plies of " : ""}${m.item.name} is ${printMm(Math.abs(worst.model), 2)} too ${worst.model > 0 ? "large" : "small"} in ${side}, ${printFeetInches(Math.abs(worst.prototype)).replace(/^0′-/, "")} on the prototype (${printNumber(Math.abs(worst.percent), 0)} %).`,
-        sticks: d.pieces.filter((p) => p.nominal.join("×") === nominal).flatMap((p) => p.sticks),
+        sticks: d.pieces.filter((p) => nominalOf(p.shape.kind, p.nominal) === nominal).flatMap((p) => p.sticks),
         remedy: { label: "Choose other stock", do: "stock", nominal },
       },
     ];
@@ -200,7 +200,7 @@ function lengthFindings(d: Design): Finding[] {
         ...(splice ? { structure: splice.structure } : {}),
         remedy: splice
           ? { label: "Splice it over its posts", do: "splice", path: splice.path }
-          : { label: "See its stock", do: "stock", nominal: p.nominal.join("×") },
+          : { label: "See its stock", do: "stock", nominal: nominalOf(p.shape.kind, p.nominal) },
       },
     ];
   });

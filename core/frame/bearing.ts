@@ -1,11 +1,14 @@
 import {
+  addScaled,
   areaOf,
+  boundsOf,
   axesIn,
   clipPolygon,
   dot,
   flat,
   heightOver,
   hull,
+  penetrationDepth,
   polygonArea,
   TOLERANCE,
   type Plane,
@@ -40,23 +43,35 @@ function sharedArea(as: readonly SolidFace[], bs: readonly SolidFace[]): number 
   for (const f of as)
     for (const g of bs) {
       if (dot(f.plane.n, g.plane.n) > -0.999999) continue;
-      if (g.corners.some((p) => Math.abs(heightOver(f.plane, p)) > TOLERANCE.contact)) continue;
+      const heights = g.corners.map((p) => heightOver(f.plane, p));
+      if (Math.min(...heights) > TOLERANCE.contact || Math.max(...heights) < -TOLERANCE.contact) continue;
       const axes = axesIn(f.plane.n);
       const flatten = (c: readonly Vec3[]): Vec2[] => hull(c.map((p) => flat(p, axes)));
-      area += Math.abs(polygonArea(clipPolygon(flatten(f.corners), flatten(g.corners))));
+      const shared = clipPolygon(flatten(f.corners), flatten(g.corners));
+      // long faces that are not quite parallel may still meet where they lie on each other
+      const along = addScaled([0, 0, 0], f.plane.n, f.plane.d);
+      const apart = (q: Vec2): number => heightOver(g.plane, addScaled(addScaled(along, axes[0], q[0]), axes[1], q[1]));
+      if (shared.some((q) => Math.abs(apart(q)) > TOLERANCE.contact)) continue;
+      area += Math.abs(polygonArea(shared));
     }
   return area;
 }
 
 const total = (faces: readonly SolidFace[]): number => faces.reduce((s, f) => s + areaOf(f.corners), 0);
 
-/** Whether two solids come within the contact tolerance anywhere: corners of either on a face of the other, or penetrating. */
+/** Whether two solids come within the contact tolerance anywhere: no plane parts them by more. */
 function near(r: ResolvedFrame, a: string, b: string): boolean {
   const parts = (id: string) => (r.byMember.get(id) ?? []).flatMap((s) => s.parts);
-  const within = (p: Vec3, id: string): boolean =>
-    parts(id).some((s) => s.faces.every((f) => heightOver(f.plane, p) <= TOLERANCE.contact));
-  const corners = (id: string) => parts(id).flatMap((s) => s.faces.flatMap((f) => f.corners));
-  return corners(a).some((p) => within(p, b)) || corners(b).some((p) => within(p, a));
+  const tol = TOLERANCE.contact;
+  const bs = parts(b).map((s) => ({ s, box: boundsOf([s]) }));
+  return parts(a).some((s) => {
+    const box = boundsOf([s]);
+    return bs.some(
+      (o) =>
+        [0, 1, 2].every((k) => box.min[k]! <= o.box.max[k]! + tol && o.box.min[k]! <= box.max[k]! + tol) &&
+        penetrationDepth(s, o.s, -tol) >= -tol,
+    );
+  });
 }
 
 /** The area a lap should show: the crossing of both widths, or for parallel members the strip they share. */

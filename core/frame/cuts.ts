@@ -64,7 +64,10 @@ export const sidesAcross = (f: Face): readonly [Face, Face] => (f[1] === "w" ? [
 
 /** Corners of the crossing of two lapped, not parallel, members on the plane of a's face: the stock widths, uncut. */
 export function crossingOf(a: Member, b: Member, j: Pick<LapJoint, "aFace" | "bFace">): readonly Vec3[] {
-  const [nearA, nearB] = [a.body.shape === "run" ? middleOf(b) : undefined, b.body.shape === "run" ? middleOf(a) : undefined];
+  const [nearA, nearB] = [
+    a.body.shape === "run" ? middleOf(b) : undefined,
+    b.body.shape === "run" ? middleOf(a) : undefined,
+  ];
   const on = stockFace(a, j.aFace, nearA);
   const [a0, a1] = sidesAcross(j.aFace).map((f) => stockFace(a, f, nearA)) as [Plane, Plane];
   const [b0, b1] = sidesAcross(j.bFace).map((f) => stockFace(b, f, nearB)) as [Plane, Plane];

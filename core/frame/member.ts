@@ -101,6 +101,10 @@ export interface Member {
   readonly turning?: "any" | "face";
 }
 
+/** The name of a member's nominal size, by which its stock is chosen: "12×12", "⌀2" for a round. */
+export const nominalOf = (kind: Member["kind"], nominal: readonly [number, number]): string =>
+  kind === "round" ? `⌀${nominal[0]}` : nominal.join("×");
+
 /** What a joint will show: a face that bears, a line, or a gap. */
 export type Contact = "face" | "line" | "gap";
 

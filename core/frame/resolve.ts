@@ -104,7 +104,12 @@ export function resolve(frame: Frame): ResolvedFrame {
             );
       const plain = sawn(member, body, cuts);
       const planes = plain ? [] : [...(holes?.edges ?? []), ...cuts.map((c) => ({ ...c, tag: c.from }))];
-      const whole = plain ? [plain] : body.parts().map((p) => clipAll(p, planes)).filter((p): p is Solid => p !== undefined);
+      const whole = plain
+        ? [plain]
+        : body
+            .parts()
+            .map((p) => clipAll(p, planes))
+            .filter((p): p is Solid => p !== undefined);
       const parts = ownCutters.reduce<readonly Solid[]>(
         (rest, c) =>
           rest.flatMap((p) =>

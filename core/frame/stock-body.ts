@@ -42,7 +42,8 @@ export function stockFace(m: Member, face: Face, near?: Vec3): Plane {
   return plane;
 }
 const known = new WeakMap<Body, Map<Face, Plane>>();
-const noFace = (m: Member, face: Face): Error => new Error(`Member "${m.id}" is a ${m.kind}; it has no face "${face}".`);
+const noFace = (m: Member, face: Face): Error =>
+  new Error(`Member "${m.id}" is a ${m.kind}; it has no face "${face}".`);
 
 function runFace(body: RunBody, m: Member, face: Face, near: Vec3 | undefined): Plane {
   const side = SIDES.indexOf(face as never);

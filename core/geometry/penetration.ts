@@ -28,9 +28,10 @@ function spanOn(corners: readonly Vec3[], axis: Vec3): [number, number] {
 
 /**
  * How deep two convex solids stand in each other, mm: the least shift that would part them (separating axis theorem
- * over both solids' face normals and the products of their edges). 0 or less when they are apart or touch.
+ * over both solids' face normals and the products of their edges). 0 or less when they are apart or touch; the search
+ * ends at the first axis that gives `least` or less, so that what comes back below it says no more than that.
  */
-export function penetrationDepth(a: Solid, b: Solid): number {
+export function penetrationDepth(a: Solid, b: Solid, least = 0): number {
   const ca = cornersOf(a);
   const cb = cornersOf(b);
   let depth = Infinity;
@@ -38,7 +39,7 @@ export function penetrationDepth(a: Solid, b: Solid): number {
     const [alo, ahi] = spanOn(ca, axis);
     const [blo, bhi] = spanOn(cb, axis);
     depth = Math.min(depth, ahi - blo, bhi - alo);
-    return depth > 0;
+    return depth > least;
   };
   for (const f of [...a.faces, ...b.faces]) if (!test(f.plane.n)) return depth;
   const eb = edgesOf(b);

@@ -1,4 +1,4 @@
-import type { EndCut } from "../frame";
+import { nominalOf, type EndCut } from "../frame";
 import { catalogue } from "../lumber";
 import { printFeetInches, printNumber, toPrototype } from "../units";
 import type { Design } from "./design";
@@ -65,7 +65,7 @@ export function cutRows(d: Design): CutRow[] {
     mark: p.mark,
     count: p.sticks.length,
     piece: p.role,
-    nominal: p.nominal.join("×"),
+    nominal: nominalOf(p.shape.kind, p.nominal),
     stock: names.get(p.stock) ?? p.stock,
     section_mm: p.shape.section.map((x) => x.toFixed(2)).join(" × "),
     overall_mm: mm(p.shape.overall),

@@ -1,4 +1,4 @@
-import { emptyFrame, piecesOf, resolve, type IssuedMark, type Piece, type ResolvedFrame } from "../frame";
+import { emptyFrame, nominalOf, piecesOf, resolve, type IssuedMark, type Piece, type ResolvedFrame } from "../frame";
 import { catalogue, chooseStock, parseNominal, type Match } from "../lumber";
 import { kindOf, type Context, type Params, type StructureKind } from "../structures";
 import { scaleOf, type Scale } from "../units";
@@ -82,7 +82,7 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
     return designStructure(s, variant, { structure: s.id, scale, stock }, longest);
   });
   const sticks = structures.flatMap((s) => s.resolved.sticks);
-  const inUse = new Set(sticks.map((s) => s.member.nominal.join("×")));
+  const inUse = new Set(sticks.map((s) => nominalOf(s.member.kind, s.member.nominal)));
   return {
     doc,
     scale,

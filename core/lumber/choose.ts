@@ -1,5 +1,5 @@
 import { toModel, type Scale } from "../units";
-import { matches, matchOf, type Match, type ModelSection } from "./match";
+import { matches, matchOf, type Match, type Wanted } from "./match";
 import { sectionOf, type Milling, type Nominal } from "./nominal";
 import { catalogue, type SeriesId } from "./series";
 
@@ -17,9 +17,13 @@ export interface StockChoice {
 }
 
 /** The section a nominal size asks for on the model, mm. */
-export function wantedSection(n: Nominal, milling: Milling, scale: Scale): ModelSection {
+export function wantedSection(n: Nominal, milling: Milling, scale: Scale): Wanted {
   const p = sectionOf(n, milling);
-  return { thickness: toModel(scale, p.thickness), width: toModel(scale, p.width) };
+  return {
+    thickness: toModel(scale, p.thickness),
+    width: toModel(scale, p.width),
+    ...(n.round ? { round: true as const } : {}),
+  };
 }
 
 /**

@@ -7,6 +7,10 @@ export interface ModelSection {
   readonly thickness: Model;
   readonly width: Model;
 }
+/** What is wanted: a strip's section, or a round of that diameter. */
+export interface Wanted extends ModelSection {
+  readonly round?: true;
+}
 /** Stock that would stand in for a wanted section: the item, of how many plies, and how far off it is. */
 export interface Match {
   readonly item: StockItem;
@@ -63,13 +67,15 @@ export function matchOf(
 
 /**
  * Strip stock for a wanted section, nearest first (smallest worst error, then the smaller number of plies, then the
- * catalogue's order). `series` limits what is offered; round stock never stands in for a strip.
+ * catalogue's order). `series` limits what is offered; round stock never stands in for a strip, nor a strip for a round, and rounds come from the one series there is.
  */
-export function matches(wanted: ModelSection, series: readonly SeriesId[], scale: Scale, laminated = true): Match[] {
+export function matches(wanted: Wanted, series: readonly SeriesId[], scale: Scale, laminated = true): Match[] {
   const found: Match[] = [];
   for (const item of catalogue(scale)) {
-    if (item.shape !== "strip" || !series.includes(item.series)) continue;
+    if (item.shape !== (wanted.round ? "round" : "strip")) continue;
+    if (!wanted.round && !series.includes(item.series)) continue;
     found.push(matchOf(item, 1, "thickness", wanted, scale));
+    if (wanted.round) continue;
     if (laminated) {
       found.push(matchOf(item, 2, "thickness", wanted, scale));
       if (item.width !== item.thickness) found.push(matchOf(item, 2, "width", wanted, scale));

@@ -4,6 +4,8 @@ import { inches, type Prototype } from "../units";
 export interface Nominal {
   readonly thickness: number;
   readonly width: number;
+  /** A rod or a pile, by its diameter. */
+  readonly round?: true;
 }
 /** How a nominal name becomes a size: as sawn (the name is the size) or dressed smooth. */
 export type Milling = "full-sawn" | "dressed";
@@ -14,12 +16,17 @@ export interface PrototypeSection {
 }
 
 /** The name as a key and label: "3×10". */
-export const nominalName = (n: Nominal): string => `${n.thickness}×${n.width}`;
+export const nominalName = (n: Nominal): string => (n.round ? `⌀${n.thickness}` : `${n.thickness}×${n.width}`);
 /** A nominal size, ordered so that thickness ≤ width. */
 export const nominal = (a: number, b: number): Nominal => ({ thickness: Math.min(a, b), width: Math.max(a, b) });
 
-/** Reads "3x10", "3 × 10" or "12x12". Answers undefined when it is no pair of sizes from 0.25 to 48 in. */
+/** Reads "3x10", "3 × 10", "12x12", or "⌀2" for a round of 2 in. Answers undefined when it is no pair of sizes from 0.25 to 48 in. */
 export function parseNominal(text: string): Nominal | undefined {
+  const rod = /^\s*[⌀ø]\s*(\d+(?:\.\d+)?)\s*$/i.exec(text);
+  if (rod) {
+    const d = Number(rod[1]);
+    return d >= 0.25 && d <= 48 ? { thickness: d, width: d, round: true } : undefined;
+  }
   const m = /^\s*(\d+(?:\.\d+)?)\s*[x×*]\s*(\d+(?:\.\d+)?)\s*$/i.exec(text);
   if (!m) return undefined;
   const [a, b] = [Number(m[1]), Number(m[2])];
@@ -51,7 +58,7 @@ function dressedInches(n: number, timber: boolean): number {
  * 5 in and thicker.
  */
 export function sectionOf(n: Nominal, milling: Milling): PrototypeSection {
-  if (milling === "full-sawn") return { thickness: inches(n.thickness), width: inches(n.width) };
+  if (milling === "full-sawn" || n.round) return { thickness: inches(n.thickness), width: inches(n.width) };
   const timber = n.thickness >= 5;
   return { thickness: inches(dressedInches(n.thickness, timber)), width: inches(dressedInches(n.width, timber)) };
 }

@@ -47,6 +47,8 @@ export interface StructureKind {
   readonly version: number;
   readonly spec: Spec;
   readonly Params: new () => object;
+  /** The elevation it is drawn and dimensioned on. */
+  readonly home: "front" | "side";
   /** What a new structure of the kind starts with. */
   initial(): Params;
   /** Why values that are each in range cannot go together; a sentence each. */

@@ -1,9 +1,10 @@
 import type { StructureKind } from "./kind";
 import { traced } from "./traced";
 import { trestleBent } from "./trestle";
+import { wholeTrestle } from "./whole-trestle";
 
 /** Every kind of structure Cardo can frame: a new kind is one more line here. */
-export const KINDS: readonly StructureKind[] = [trestleBent, traced];
+export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, traced];
 
 /** The kind of that id. Errors: an id nobody registered. */
 export function kindOf(id: string): StructureKind {

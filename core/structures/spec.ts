@@ -10,6 +10,7 @@ import {
   Matches,
   Max,
   Min,
+  ValidateBy,
 } from "class-validator";
 import { printFeetInches, printNumber, type Prototype } from "../units";
 
@@ -54,7 +55,40 @@ export interface SectionParam extends Common {
   readonly type: "section";
   readonly def: string;
 }
-export type SingleParam = LengthParam | BatterParam | CountParam | ChoiceParam | FlagParam | SectionParam;
+/** A plain number with the unit it is written in: "%" of a grade, "°" of an angle, "mm" of the model. */
+export interface NumberParam extends Common {
+  readonly type: "number";
+  readonly unit: string;
+  readonly def: number;
+  readonly min: number;
+  readonly max: number;
+  readonly usual: readonly [number, number];
+}
+/** A list of lengths as long as one likes: bays set one by one. */
+export interface LengthsParam extends Common {
+  readonly type: "lengths";
+  readonly of: LengthParam;
+  readonly def: readonly number[];
+  readonly most: number;
+}
+/** Points of a line, [along, height], prototype mm, along growing: a ground profile. */
+export interface PointsParam extends Common {
+  readonly type: "points";
+  readonly def: readonly (readonly [number, number])[];
+  /** The names of both columns. */
+  readonly columns: readonly [string, string];
+  readonly most: number;
+}
+export type SingleParam =
+  | LengthParam
+  | BatterParam
+  | NumberParam
+  | CountParam
+  | ChoiceParam
+  | FlagParam
+  | SectionParam
+  | LengthsParam
+  | PointsParam;
 /** As many of one kind as `labels` has; how many are in use is the kind's own business. */
 export interface ListParam extends Common {
   readonly type: "list";
@@ -68,9 +102,11 @@ export type ValueOf<P extends Param> = P extends FlagParam
   ? boolean
   : P extends ChoiceParam | SectionParam
     ? string
-    : P extends ListParam
+    : P extends ListParam | LengthsParam
       ? readonly number[]
-      : number;
+      : P extends PointsParam
+        ? readonly (readonly [number, number])[]
+        : number;
 /** The values of a spec: lengths in prototype mm, batters in inches per foot. */
 export type ParamsOf<S extends Spec> = { readonly [K in keyof S]: ValueOf<S[K]> };
 
@@ -81,22 +117,33 @@ export const count = (p: Bare<CountParam>): CountParam => ({ type: "count", ...p
 export const choice = (p: Bare<ChoiceParam>): ChoiceParam => ({ type: "choice", ...p });
 export const flag = (p: Bare<FlagParam>): FlagParam => ({ type: "flag", ...p });
 export const section = (p: Bare<SectionParam>): SectionParam => ({ type: "section", ...p });
+export const numeric = (p: Bare<NumberParam>): NumberParam => ({ type: "number", ...p });
+export const lengths = (p: Bare<LengthsParam>): LengthsParam => ({ type: "lengths", ...p });
+export const points = (p: Bare<PointsParam>): PointsParam => ({ type: "points", ...p });
 export const list = (p: Bare<ListParam>): ListParam => ({ type: "list", ...p });
 
 /** The values every parameter starts with. */
 export function defaultsOf<S extends Spec>(spec: S): ParamsOf<S> {
-  return Object.fromEntries(
-    Object.entries(spec).map(([k, p]) => [k, p.type === "list" ? [...p.defs] : p.def]),
-  ) as unknown as ParamsOf<S>;
+  const start = (p: Param): unknown =>
+    p.type === "list" ? [...p.defs] : p.type === "lengths" || p.type === "points" ? structuredClone(p.def) : p.def;
+  return Object.fromEntries(Object.entries(spec).map(([k, p]) => [k, start(p)])) as unknown as ParamsOf<S>;
 }
 
 /** A value of a parameter in words: 21′-0″, 3 in 12, 4. */
 export function printParam(p: SingleParam, value: unknown): string {
   if (p.type === "length") return printFeetInches(Number(value));
   if (p.type === "batter") return `${printNumber(Number(value), 3).replace(/\.?0+$/, "")} in 12`;
+  if (p.type === "number")
+    return `${printNumber(Number(value), 3).replace(/\.?0+$/, "")}${p.unit === "mm" ? " mm" : p.unit === "%" ? " %" : p.unit}`;
+  if (p.type === "lengths") return (value as readonly number[]).map((v) => printFeetInches(v)).join(", ");
+  if (p.type === "points") return `${(value as readonly unknown[]).length} points`;
   if (p.type === "choice") return p.options.find((o) => o.value === value)?.label ?? String(value);
   return String(value);
 }
+
+/** Every path of a spec to a single parameter: "height", "batters.0". */
+export const pathsOf = (spec: Spec): string[] =>
+  Object.entries(spec).flatMap(([k, p]) => (p.type === "list" ? p.labels.map((_, i) => `${k}.${i}`) : [k]));
 
 /**
  * A class whose fields class-validator checks as the spec says, so that one declaration serves browser, server and
@@ -106,7 +153,7 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
   class Dto {}
   for (const [name, p] of Object.entries(spec)) {
     const on = (...decorators: PropertyDecorator[]): void => decorators.forEach((d) => d(Dto.prototype, name));
-    const range = (q: LengthParam | BatterParam | CountParam, each: boolean): void => {
+    const range = (q: LengthParam | BatterParam | CountParam | NumberParam, each: boolean): void => {
       const message = (a: { value: unknown }): string => {
         const read = each && Array.isArray(a.value) ? a.value.map((v) => show(q, v)).join(", ") : show(q, a.value);
         return `${p.label} is ${read}; it may be from ${show(q, q.min)} to ${show(q, q.max)}.`;
@@ -122,7 +169,26 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
       case "length":
       case "batter":
       case "count":
+      case "number":
         range(p, false);
+        break;
+      case "lengths": {
+        const message = `${p.label} needs a list of at most ${p.most} lengths.`;
+        on(IsArray({ message }), ArrayMaxSize(p.most, { message }));
+        range(p.of, true);
+        break;
+      }
+      case "points":
+        on(
+          ValidateBy({
+            name: "points",
+            validator: {
+              validate: (v: unknown): boolean => isPoints(v) && v.length <= p.most,
+              defaultMessage: () =>
+                `${p.label} needs pairs of ${p.columns[0].toLowerCase()} and ${p.columns[1].toLowerCase()}, the ${p.columns[0].toLowerCase()} growing, at most ${p.most} of them.`,
+            },
+          }),
+        );
         break;
       case "list": {
         const n = p.labels.length;
@@ -158,12 +224,23 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
 const show = (p: SingleParam, v: unknown): string =>
   typeof v === "number" && Number.isFinite(v) ? printParam(p, v) : `“${String(v)}”`;
 
+const isPoints = (v: unknown): v is readonly (readonly [number, number])[] =>
+  Array.isArray(v) &&
+  v.every(
+    (q: unknown, i) =>
+      Array.isArray(q) &&
+      q.length === 2 &&
+      q.every((n) => typeof n === "number" && Number.isFinite(n) && Math.abs(n) <= 1e8) &&
+      (i === 0 || (q[0] as number) > (v[i - 1] as [number, number])[0]),
+  );
+
 /** The single parameter that a path such as "height" or "batters.0" names, with its label. */
 export function paramAt(spec: Spec, path: string): SingleParam | undefined {
   const [name, index] = path.split(".");
   const p = spec[name ?? ""];
-  if (!p || p.type !== "list") return p;
   const i = Number(index);
+  if (p?.type === "lengths" && index !== undefined) return { ...p.of, label: `${p.of.label} ${i + 1}` };
+  if (!p || p.type !== "list") return p;
   const label = p.labels[i];
   return label === undefined ? undefined : { ...p.of, label, def: (p.defs[i] ?? p.of.def) as never };
 }

@@ -8,14 +8,21 @@ export interface Timber {
   readonly w: Model;
   readonly components: readonly Component[];
   readonly nominal: readonly [number, number];
+  /** The stock of a round; v and w are its diameter. */
+  readonly round?: string;
 }
 
 /** A nominal size as its stock makes it: the width shows in the elevation, or with `flat` the thickness; of two glued plies, the side that is twice a stick's is the one split. */
 export function timberOf(name: string, m: Match, flat = false): Timber {
   const n = parseNominal(name)!;
+  const nominal = [n.thickness, n.width] as const;
+  if (n.round) {
+    const d = m.section.width;
+    return { v: d, w: d, components: single(d, d, m.item.id), nominal, round: m.item.id };
+  }
   const [v, w] = flat ? [m.section.thickness, m.section.width] : [m.section.width, m.section.thickness];
   const doubled = 2 * (m.along === "thickness" ? m.item.thickness : m.item.width);
   const split = Math.abs(w - doubled) < 1e-9 ? "w" : "v";
   const components = m.plies === 1 ? single(v, w, m.item.id) : laminated(v, w, 2, split, m.item.id);
-  return { v, w, components, nominal: [n.thickness, n.width] };
+  return { v, w, components, nominal };
 }

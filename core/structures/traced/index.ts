@@ -16,6 +16,7 @@ export const traced: StructureKind = {
   version: 1,
   spec: {},
   Params: TracedParams,
+  home: "front",
   initial: () => ({ ...emptyTrace() }),
   check: (params) => {
     const p = params as unknown as TracedParams;

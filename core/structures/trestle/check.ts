@@ -4,7 +4,7 @@ import type { Remark } from "../kind";
 import { bentSpec, type BentValues } from "./parameters";
 import { bentLayout, nominalMm, postAt } from "./layout";
 import { storyTooLow } from "./frame";
-import { paramAt, printParam, valueAt } from "../spec";
+import { unusual } from "../unusual";
 
 const fi = (mm: number): string => printFeetInches(mm);
 
@@ -112,24 +112,5 @@ export function bentShown(v: BentValues, path: string): boolean {
 
 /** Values out of the usual range of their parameter, for every parameter in play. */
 export function bentRemarks(v: BentValues): Remark[] {
-  const paths = Object.entries(bentSpec).flatMap(([k, p]) =>
-    p.type === "list" ? p.labels.map((_, i) => `${k}.${i}`) : [k],
-  );
-  return paths
-    .filter((p) => bentShown(v, p))
-    .flatMap((path): Remark[] => {
-      const p = paramAt(bentSpec, path)!;
-      if (p.type !== "length" && p.type !== "batter") return [];
-      const value = Number(valueAt(v, path));
-      const [lo, hi] = p.usual;
-      if (value >= lo - 1e-6 && value <= hi + 1e-6) return [];
-      const nearest = value < lo ? lo : hi;
-      return [
-        {
-          param: path,
-          text: `${p.label} is ${printParam(p, value)}; usual is ${printParam(p, lo)} to ${printParam(p, hi)}.`,
-          fix: { label: `Set ${printParam(p, nearest)}`, value: nearest },
-        },
-      ];
-    });
+  return unusual(bentSpec, v, (p) => bentShown(v, p));
 }

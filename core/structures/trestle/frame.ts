@@ -1,6 +1,6 @@
 import { type End, type Face, type Frame, type Joint, type Member, type Seat } from "../../frame";
 import type { Vec3 } from "../../geometry";
-import { prototype, toModel } from "../../units";
+import { prototype, toModel, type Model } from "../../units";
 import type { Context } from "../kind";
 import { timberOf, type Timber } from "../timber";
 import { bentLayout, postAt, type BentLayout, type PostLine } from "./layout";
@@ -17,6 +17,7 @@ interface MemberSeed {
   readonly up: Vec3;
   readonly seat: readonly [Seat, Seat];
   readonly ends?: Member["ends"];
+  readonly round?: { readonly diameter: Model; readonly stock: string };
   readonly spliceOver?: readonly number[];
 }
 const SQUARE: Member["ends"] = [
@@ -25,15 +26,43 @@ const SQUARE: Member["ends"] = [
 ];
 const CUT_BY_JOINTS: Member["ends"] = [undefined, undefined];
 
+/** Where a bent stands and what is particular to it there; a bent of its own stands at the origin. Lengths model mm. */
+export interface BentSite {
+  /** Path of its members: "gulch/bent7". */
+  readonly root: string;
+  /** From the bent's own axes to the structure's: points, and directions. */
+  readonly place: (p: Vec3) => Vec3;
+  readonly turn: (d: Vec3) => Vec3;
+  /** How far the cap is tilted about the centre of its top, radians; positive lifts its +y end. */
+  readonly capTilt: number;
+  /** How much higher the foot of the lowest story's sway braces stands than their clearance says. */
+  readonly lowestSwayLift: number;
+  /** Piles: no sill; each is cut off level where this height is, at its foot's y. */
+  readonly ground?: (y: number) => number;
+  /** Round timber for posts, its diameter and stock. */
+  readonly pile?: { readonly diameter: Model; readonly stock: string };
+  /** Leave a story without sway braces that has no room for them, where a bent of its own is refused. */
+  readonly lowStoriesBare: boolean;
+}
+const same = (p: Vec3): Vec3 => p;
+const ownSite = (structure: string): BentSite => ({
+  root: `${structure}/bent`,
+  place: same,
+  turn: same,
+  capTilt: 0,
+  lowestSwayLift: 0,
+  lowStoriesBare: false,
+});
+
 /**
  * The frame of a bent: cap, posts, sill, horizontals between stories and braces, in the plane x = 0 with the top of the
  * cap at z = 0. Outline levels and post lines come from nominal sizes and stay; thicknesses are the stock's own, so the
  * lengths between give. Lengths are model mm. Errors: a story too low for its sway braces.
  */
-export function bentFrame(v: BentValues, ctx: Context): Frame {
+export function bentFrame(v: BentValues, ctx: Context, site: BentSite = ownSite(ctx.structure)): Frame {
   const lay = bentLayout(v);
   const mm = (n: number): number => toModel(ctx.scale, prototype(n));
-  const root = `${ctx.structure}/bent`;
+  const { root, place, turn } = site;
   const members: Member[] = [];
   const joints: Joint[] = [];
   const timber = (name: string): Timber => timberOf(name, ctx.stock(name));
@@ -44,23 +73,41 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
       assembly: root,
       role: s.role,
       letter: s.letter,
-      kind: "strip",
+      kind: s.round ? "round" : "strip",
       nominal: s.timber.nominal,
-      body: { shape: "straight", a: s.a, b: s.b, up: s.up, seat: s.seat, components: s.timber.components },
+      body: s.round
+        ? { shape: "round", a: place(s.a), b: place(s.b), up: turn(s.up), ...s.round }
+        : {
+            shape: "straight",
+            a: place(s.a),
+            b: place(s.b),
+            up: turn(s.up),
+            seat: s.seat,
+            components: s.timber.components,
+          },
       ends: s.ends ?? CUT_BY_JOINTS,
       ...(s.spliceOver ? { spliceOver: s.spliceOver } : {}),
     });
   };
   const join = (j: Joint): void => void joints.push(j);
-  const level = (id: string, role: string, letter: string, t: Timber, half: number, z: number, seat: Seat): void =>
+  const level = (
+    id: string,
+    role: string,
+    letter: string,
+    t: Timber,
+    half: number,
+    z: number,
+    seat: Seat,
+    tilt = 0,
+  ): void =>
     put({
       id,
       role,
       letter,
       timber: t,
-      a: [0, -mm(half), mm(z)],
-      b: [0, mm(half), mm(z)],
-      up: [0, 0, 1],
+      a: [0, -mm(half) * Math.cos(tilt), mm(z) - mm(half) * Math.sin(tilt)],
+      b: [0, mm(half) * Math.cos(tilt), mm(z) + mm(half) * Math.sin(tilt)],
+      up: [0, -Math.sin(tilt), Math.cos(tilt)],
       seat: [seat, "centre"],
       ends: SQUARE,
       spliceOver: lay.posts.map((p) => mm(half + postAt(p, z, lay.capUnder))),
@@ -72,8 +119,10 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
   const middle = timber(v.middleSill);
   const sash = timber(v.sash);
   const solid = v.between !== "sash";
-  level(`${root}/cap`, "cap", "C", cap, lay.capHalf, lay.capTop, "+");
-  level(`${root}/sill`, "sill", "S", sill, lay.sillHalf, lay.sillFoot, "-");
+  const postThick = site.pile?.diameter ?? post.w;
+  const postHalf = (site.pile?.diameter ?? post.v) / 2;
+  level(`${root}/cap`, "cap", "C", cap, lay.capHalf, lay.capTop, "+", site.capTilt);
+  if (!site.ground) level(`${root}/sill`, "sill", "S", sill, lay.sillHalf, lay.sillFoot, "-");
   if (solid)
     lay.levels.forEach((z, i) =>
       level(`${root}/level${i + 1}/sill`, "intermediate sill", "M", middle, lay.levelHalves[i]!, z, "centre"),
@@ -91,21 +140,41 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
     lay.posts.forEach((p) => {
       const id = postId(p, s);
       const at = (z: number): Vec3 => [0, mm(postAt(p, z, lay.capUnder)), mm(z)];
-      const role = p.lean === 0 ? "plumb post" : "batter post";
+      const onGround =
+        site.ground && s === tops.length - 1 ? site.ground(mm(postAt(p, zFeet[s]!, lay.capUnder))) : undefined;
+      const role = site.ground ? "pile" : p.lean === 0 ? "plumb post" : "batter post";
       put({
         id,
         role,
-        letter: "P",
+        letter: site.ground ? "Q" : "P",
         timber: post,
-        a: at(zFeet[s]!),
+        ...(site.pile ? { round: site.pile } : {}),
+        ...(onGround === undefined ? {} : { ends: [{ kind: "level", beyond: 0 }, undefined] as const }),
+        a: onGround === undefined ? at(zFeet[s]!) : onLine(p, onGround),
         b: at(zTops[s]!),
         up: [0, -1, 0],
         seat: ["centre", "centre"],
       });
       join({ kind: "butt", id: `${id}>head`, a: id, end: 1, b: top, face: "-v", contact: "face", remedy: PROUD });
-      join({ kind: "butt", id: `${id}>foot`, a: id, end: 0, b: feet[s]!, face: "+v", contact: "face", remedy: PROUD });
+      if (onGround === undefined)
+        join({
+          kind: "butt",
+          id: `${id}>foot`,
+          a: id,
+          end: 0,
+          b: feet[s]!,
+          face: "+v",
+          contact: "face",
+          remedy: PROUD,
+        });
     }),
   );
+
+  /** A pile's centre line at a height, model mm. */
+  function onLine(p: PostLine, z: number): Vec3 {
+    return [0, mm(p.yTop) + p.lean * (mm(lay.capUnder) - z), z];
+  }
+  const lapContact = site.pile ? "line" : "face";
 
   const faces = [
     { name: "front", x: 1, own: "-w", other: "+w", seat: "-" },
@@ -132,7 +201,7 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
         b: postId(p, story),
         aFace: f.own,
         bFace: f.other,
-        contact: "face",
+        contact: lapContact,
         ...finish,
       });
     });
@@ -142,7 +211,7 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
       faces.forEach((f) => {
         const id = `${root}/level${i + 1}/sash/${f.name}`;
         const on = solid ? middle : post;
-        const x = (f.x * on.w) / 2;
+        const x = (f.x * (on === post ? postThick : on.w)) / 2;
         const half = mm(lay.levelHalves[i]!);
         put({
           id,
@@ -172,16 +241,25 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
   if (v.sway) {
     const brace = timber(v.swayBrace);
     const horizontal = (solid ? middle.v : sash.v) / 2;
-    const above = [mm(lay.capTop) - cap.v, ...lay.levels.map((z) => mm(z) - horizontal)];
-    const below = [...lay.levels.map((z) => mm(z) + horizontal), mm(lay.sillFoot) + sill.v];
+    const reach = Math.abs(postAt(outer[1], lay.capUnder, lay.capUnder)) + lay.outerHalf;
+    const sunk = mm(reach) * Math.tan(Math.abs(site.capTilt));
+    const above = [
+      mm(lay.capTop) - cap.v / Math.cos(site.capTilt) - sunk,
+      ...lay.levels.map((z) => mm(z) - horizontal),
+    ];
+    const below = [
+      ...lay.levels.map((z) => mm(z) + horizontal),
+      (site.ground ? Math.max(...outer.map((p) => onGroundOf(p))) : mm(lay.sillFoot) + sill.v) + site.lowestSwayLift,
+    ];
     above.forEach((zTop, s) =>
       faces.forEach((f) => {
         const id = `${root}/story${s + 1}/sway/${f.name}`;
-        const work = swayLine(v, lay, mm, post.v / 2, brace.v / 2, zTop, below[s]!);
+        const work = swayLine(v, lay, mm, postHalf, brace.v / 2, zTop, below[s]!);
+        if (!work && site.lowStoriesBare) return;
         if (!work) throw new Error(tooLow(s));
         // the front one falls to the right, the back one to the left: its mirror image across the centre line
         const [l, r] = f.x === 1 ? work : [[-work[1][0], work[1][1]] as const, [-work[0][0], work[0][1]] as const];
-        const x = (f.x * post.w) / 2;
+        const x = (f.x * postThick) / 2;
         put({
           id,
           role: "sway brace",
@@ -197,6 +275,10 @@ export function bentFrame(v: BentValues, ctx: Context): Frame {
     );
   }
   return { members, joints, nodes: [], datums: {} };
+
+  function onGroundOf(p: PostLine): number {
+    return site.ground!(mm(postAt(p, lay.sillTop, lay.capUnder)));
+  }
 }
 
 const PROUD = "Choose a stick as thick as the post for what it stands on, or shave the post flush.";

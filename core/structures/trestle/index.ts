@@ -12,6 +12,7 @@ export const trestleBent: StructureKind = {
   version: 1,
   spec: bentSpec,
   Params: BentParams,
+  home: "front",
   initial: () => ({ ...defaultsOf(bentSpec) }),
   check: (p) => bentCheck(p as BentValues),
   shown: (p, path) => bentShown(p as BentValues, path),

@@ -1,0 +1,75 @@
+import { type Frame, type Joint, type Member, type Seat } from "../frame";
+import type { Plane, Vec3 } from "../geometry";
+import type { Timber } from "./timber";
+
+/** A straight stick to be placed: its work line, the direction of its v and how it hangs on the line. */
+export interface StickSeed {
+  readonly id: string;
+  readonly assembly: string;
+  readonly role: string;
+  readonly letter: string;
+  readonly timber: Timber;
+  readonly a: Vec3;
+  readonly b: Vec3;
+  readonly up: Vec3;
+  readonly seat?: readonly [Seat, Seat];
+  /** Which ends are cut square at the end of the work line; joints cut the others. */
+  readonly square?: boolean | readonly [boolean, boolean];
+  readonly loose?: boolean;
+}
+/** Gathers the members and joints of a frame while a generator places them. */
+export interface Builder {
+  readonly members: Member[];
+  readonly joints: Joint[];
+  readonly datums: Record<string, Plane>;
+  readonly nodes: Frame["nodes"][number][];
+  stick(s: StickSeed): Member;
+  add(m: Member): Member;
+  join(j: Joint): void;
+  frame(): Frame;
+}
+const endsOf = (square: StickSeed["square"] = false): Member["ends"] => {
+  const [a, b] = typeof square === "boolean" ? [square, square] : square;
+  const end = (is: boolean) => (is ? ({ kind: "square", beyond: 0 } as const) : undefined);
+  return [end(a), end(b)];
+};
+
+/** A builder for a structure of that id. */
+export function builder(structure: string): Builder {
+  const members: Member[] = [];
+  const joints: Joint[] = [];
+  const nodes: Frame["nodes"][number][] = [];
+  const datums: Record<string, Plane> = {};
+  const add = (m: Member): Member => (members.push(m), m);
+  return {
+    members,
+    joints,
+    datums,
+    nodes,
+    add,
+    stick: (s) =>
+      add({
+        id: s.id,
+        structure,
+        assembly: s.assembly,
+        role: s.role,
+        letter: s.letter,
+        kind: s.timber.round ? "round" : "strip",
+        nominal: s.timber.nominal,
+        ends: endsOf(s.square),
+        ...(s.loose ? { loose: true } : {}),
+        body: s.timber.round
+          ? { shape: "round", a: s.a, b: s.b, up: s.up, diameter: s.timber.v, stock: s.timber.round }
+          : {
+              shape: "straight",
+              a: s.a,
+              b: s.b,
+              up: s.up,
+              seat: s.seat ?? ["centre", "centre"],
+              components: s.timber.components,
+            },
+      }),
+    join: (j) => void joints.push(j),
+    frame: () => ({ members, joints, nodes, datums }),
+  };
+}

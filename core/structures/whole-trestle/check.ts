@@ -1,0 +1,273 @@
+import { parseNominal } from "../../lumber";
+import { feet, inches, printFeetInches } from "../../units";
+import type { Remark } from "../kind";
+import { unusual } from "../unusual";
+import { bentCheck, bentShown } from "../trestle/check";
+import { bentLayout, nominalMm } from "../trestle/layout";
+import { bentValues, footingHeight, groundAt, LEAST_POST, pileStrip, radiusOf, stationsOf } from "./layout";
+import { trestleSpec, type TrestleValues } from "./parameters";
+
+const fi = (mm: number): string => printFeetInches(mm);
+const SIZES = [
+  "stringer",
+  "corbel",
+  "tie",
+  "guard",
+  "walkPlank",
+  "bulkhead",
+  "girt",
+  "brace",
+  "mudsill",
+  "pileSize",
+] as const;
+/** Most bents that are framed at once: a line as long as that is several trestles. */
+const MOST_BENTS = 400;
+/** The highest timber that is had in one piece, nominal inches. */
+const MOST_SHIM = 16;
+
+/** Why a trestle's values cannot go together, a sentence each; empty when they can. Sizes are nominal here; what real stock makes of them the findings say. */
+export function trestleCheck(v: TrestleValues): string[] {
+  const bad = SIZES.filter((k) => !parseNominal(v[k]));
+  if (bad.length > 0)
+    return bad.map((k) => `${trestleSpec[k].label} is “${v[k]}”, which is no nominal size; write one such as 12×12.`);
+  const out: string[] = [];
+  const rounds = SIZES.filter((k) => k !== "pileSize" && parseNominal(v[k])!.round);
+  rounds.forEach((k) => out.push(`${trestleSpec[k].label} is “${v[k]}”; only piles may be round here.`));
+  if (v.bentSet === "each" && v.bays.length === 0) return [...out, "Bay by bay needs at least one bay."];
+  if (v.groundBy === "heights" && v.heights.length === 0) return [...out, "Heights chosen need at least one height."];
+  if (v.groundBy === "profile" && v.profile.length === 0)
+    return [...out, "The ground has no points: give it at least one, or choose the heights."];
+  const stations = stationsOf(v);
+  if (stations.length > MOST_BENTS)
+    return [
+      ...out,
+      `That makes ${stations.length} bents; ${MOST_BENTS} is the most. Widen the spacing or part the trestle.`,
+    ];
+  const length = stations[stations.length - 1]!;
+  const bays = stations.slice(1).map((s, i) => s - stations[i]!);
+  const shortest = Math.max(
+    feet(4.5),
+    v.bentKind === "framed" && v.footing === "mudsill" ? v.mudsillLength + inches(6) : 0,
+    v.corbels ? v.corbelLength + inches(6) : 0,
+  );
+  const short = bays.findIndex((b) => b < shortest - 1e-6);
+  if (short >= 0) out.push(`Bay ${short + 1} is only ${fi(bays[short]!)}; the least here is ${fi(shortest)}.`);
+  const radius = radiusOf(v, 87);
+  if (radius !== undefined) {
+    if (v.tangentStart + v.tangentEnd > length - feet(1))
+      out.push(
+        `The tangents make ${fi(v.tangentStart + v.tangentEnd)} of ${fi(length)}, which leaves no curve. Shorten them, or make the track straight.`,
+      );
+    if (v.curve !== "model") {
+      const turn = (length - v.tangentStart - v.tangentEnd) / radius;
+      if (turn > (5 / 3) * Math.PI)
+        out.push("The curve turns by more than 300° and would meet itself. Widen its radius or shorten the trestle.");
+      const bay = Math.max(...bays);
+      const room = radius - (v.tracks - 1) * v.trackCentres - v.tieLength;
+      if (room < 2 * bay)
+        out.push(
+          `A radius of ${fi(radius)} is too sharp for bays of ${fi(bay)}: use at least ${fi(2 * bay + radius - room)}.`,
+        );
+    }
+  } else if (v.superelevation > 0)
+    out.push("Straight track has no outer rail to raise: set the superelevation to 0, or give the track a curve.");
+  const plies = nominalMm(v.stringer).thickness * v.plies;
+  const rail = v.gauge + inches(2.5);
+  if (plies > rail - inches(1))
+    out.push(`${v.plies} plies of ${v.stringer} are ${fi(plies)} wide and would meet in the middle of the track.`);
+  if (v.tieLength < rail + plies)
+    out.push(`Ties of ${fi(v.tieLength)} do not reach over both stringers; they need at least ${fi(rail + plies)}.`);
+  if (v.tieSpacing < nominalMm(v.tie).thickness + inches(1))
+    out.push(
+      `Ties of ${v.tie} every ${fi(v.tieSpacing)} leave no gap; space them at least ${fi(nominalMm(v.tie).thickness + inches(1))}.`,
+    );
+  if (v.tracks > 1 && v.trackCentres < v.tieLength + inches(2))
+    out.push(`Tracks ${fi(v.trackCentres)} apart have no room for ties of ${fi(v.tieLength)}.`);
+  const bearing = (v.tracks - 1) * v.trackCentres + rail + plies;
+  const tallest = Math.max(...heightsOf(v, stations));
+  const lowest = Math.min(...heightsOf(v, stations));
+  const size = v.bentKind === "pile" ? nominalMm(v.cap).width : nominalMm(v.cap).width + nominalMm(v.sill).width;
+  const least = size + LEAST_POST;
+  if (lowest < least) {
+    const at = heightsOf(v, stations).findIndex((h) => h < least);
+    out.push(
+      `Bent ${at + 1} would be ${fi(lowest)} high; the least is ${fi(least)}. ${v.groundBy === "profile" ? "Lower the ground there, or move the end of the trestle." : "Give it more height."}`,
+    );
+  }
+  if (v.bentKind === "pile" && nominalMm(pileStrip(v.pileSize)).width > nominalMm(v.cap).thickness)
+    out.push(`Piles of ${v.pileSize} are wider than the cap (${v.cap}) they carry.`);
+  if (v.corbels && v.superBy === "shims" && v.superelevation > 0)
+    out.push("Corbels and shims under the same stringers are not framed: tilt the caps, or leave the corbels off.");
+  if (
+    v.bentKind === "pile" &&
+    v.braces !== "none" &&
+    parseNominal(v.pileSize)!.round &&
+    (v.skewStart !== 0 || v.skewEnd !== 0)
+  )
+    out.push("Braces on the round piles of a skew bent find no flat: square the end bents, or leave the braces off.");
+  if (v.corbels && (v.skewStart !== 0 || v.skewEnd !== 0))
+    out.push("Corbels on a skew bent are not framed: square the end bents, or leave the corbels off.");
+  if (radius !== undefined && v.stringers && (v.skewStart !== 0 || v.skewEnd !== 0)) {
+    if (v.stringerSet === "laminated")
+      out.push("Laminated stringers end square to the track: square the end bents, or take straight stringers.");
+    if (v.superBy === "shims" && v.superelevation > 0)
+      out.push("Shims on a skew bent are not framed: square the end bents, or tilt the caps.");
+  }
+  const shim = v.superelevation * (1 + ((v.tracks - 1) * v.trackCentres + plies) / rail) + inches(2);
+  if (v.superBy === "shims" && v.superelevation > 0 && shim > inches(MOST_SHIM))
+    out.push(`The highest shims would be ${fi(shim)}, more than one timber: tilt the caps instead.`);
+  if (v.bentKind === "framed" && v.footing === "pedestal" && v.pedestalTop < nominalMm(v.sill).thickness)
+    out.push(`Pedestals ${fi(v.pedestalTop)} wide are narrower than the sill (${v.sill}).`);
+  if (out.length > 0) return out;
+  const tall = { ...bentValues(v, Math.max(tallest, feet(5))), sway: false };
+  out.push(...bentCheck(tall));
+  // neighbours of a skew bent have to stand clear of it at the foot of the taller
+  const lay = bentLayout({ ...tall, sillSet: "overhang" });
+  const foot = Math.max(lay.sillHalf, lay.capHalf);
+  const last = stations.length - 1;
+  for (const [deg, bay, number] of [
+    [v.skewStart, stations[1]! - stations[0]!, 1],
+    [v.skewEnd, stations[last]! - stations[last - 1]!, last + 1],
+  ] as const) {
+    const need = foot * Math.abs(Math.sin((deg * Math.PI) / 180)) * (radius === undefined ? 1 : 1.15) + feet(4);
+    if (deg !== 0 && bay < need)
+      out.push(
+        `Bent ${number}, skewed by ${Math.abs(deg)}°, comes too near its neighbour: a bay of ${fi(bay)} should be at least ${fi(need)}.`,
+      );
+  }
+  const half = v.capSet === "length" ? v.capLength / 2 : Infinity;
+  const skew = Math.cos((Math.max(Math.abs(v.skewStart), Math.abs(v.skewEnd)) * Math.PI) / 180);
+  if (bearing / 2 / skew > half)
+    out.push(`The stringers reach ${fi(bearing / skew)} across, past the ends of a cap of ${fi(v.capLength)}.`);
+  return out;
+}
+
+/** Heights of all bents at nominal sizes, near enough to say what cannot be. Prototype mm. */
+function heightsOf(v: TrestleValues, stations: readonly number[]): number[] {
+  const rail = v.gauge + inches(2.5);
+  const depth =
+    nominalMm(v.tie).width +
+    nominalMm(v.stringer).width +
+    (v.corbels ? nominalMm(v.corbel).width : 0) +
+    (v.superelevation > 0 && v.superBy === "shims"
+      ? v.superelevation * (1 + ((v.tracks - 1) * v.trackCentres) / rail)
+      : 0);
+  const reach = (Math.abs(v.crossfall) / 100) * (v.spacings.reduce((s, x) => s + x, 0) + feet(2));
+  return stations.map((s, i) =>
+    v.groundBy === "heights"
+      ? v.heights[Math.min(i, v.heights.length - 1)]!
+      : (v.grade / 100) * s - depth - groundAt(v.profile, s) - footingHeight(v) - (v.bentKind === "framed" ? reach : 0),
+  );
+}
+
+/** Whether a parameter plays a part for these values. */
+export function trestleShown(v: TrestleValues, path: string): boolean {
+  const name = path.split(".")[0]!;
+  const curved = v.curve !== "none";
+  const framed = v.bentKind === "framed";
+  switch (name) {
+    case "length":
+    case "spacing":
+      return v.bentSet === "spacing";
+    case "bays":
+      return v.bentSet === "each";
+    case "hand":
+    case "tangentStart":
+    case "tangentEnd":
+    case "superelevation":
+    case "stringerSet":
+      return curved;
+    case "modelRadius":
+      return v.curve === "model";
+    case "radius":
+      return v.curve === "radius";
+    case "degree":
+      return v.curve === "degree";
+    case "superBy":
+      return curved && v.superelevation > 0;
+    case "trackCentres":
+      return v.tracks > 1;
+    case "pileSize":
+      return !framed;
+    case "profile":
+    case "crossfall":
+      return v.groundBy === "profile";
+    case "heights":
+      return v.groundBy === "heights";
+    case "footing":
+    case "post":
+    case "sill":
+    case "sillSet":
+      return framed;
+    case "mudsill":
+    case "mudsillLength":
+      return framed && v.footing === "mudsill";
+    case "pedestalTop":
+    case "pedestalLeast":
+    case "pedestalBatter":
+      return framed && v.footing === "pedestal";
+    case "girt":
+      return v.girts !== "none";
+    case "brace":
+    case "braceFaces":
+      return v.braces !== "none";
+    case "plies":
+    case "stringer":
+    case "plyBays":
+    case "corbels":
+    case "ties":
+      return v.stringers;
+    case "laminations":
+      return v.stringers && curved && v.stringerSet === "laminated";
+    case "corbel":
+    case "corbelLength":
+      return v.stringers && v.corbels;
+    case "tie":
+    case "tieLength":
+    case "tieSpacing":
+    case "guards":
+    case "walkway":
+    case "refugeEvery":
+    case "barrelEvery":
+    case "bulkheads":
+      return v.stringers && v.ties;
+    case "guard":
+    case "guardInset":
+      return v.stringers && v.ties && v.guards;
+    case "longTieEvery":
+    case "walkPlanks":
+      return v.stringers && v.ties && v.walkway !== "none";
+    case "walkPlank":
+      return v.stringers && v.ties && (v.walkway !== "none" || v.refugeEvery > 0 || v.barrelEvery > 0);
+    case "bulkhead":
+      return v.stringers && v.ties && v.bulkheads;
+    case "swayStep":
+      return v.sway;
+    case "between":
+      return framed;
+    case "middleSill":
+      return framed && v.between !== "sash";
+    case "sash":
+      return !framed || v.between !== "solid";
+    case "sillLength":
+    case "sillOverhang":
+      return framed && bentShown(bentValues(v, feet(40)), path);
+    default:
+      return name in bentOwn ? bentShown(bentValues(v, feet(40)), path) : true;
+  }
+}
+const bentOwn: Record<string, true> = {
+  spacings: true,
+  batters: true,
+  capLength: true,
+  capOverhang: true,
+  levelOverhang: true,
+  swayTop: true,
+  swayBottom: true,
+  swayEnd: true,
+  swayBeyond: true,
+  swayBrace: true,
+};
+
+/** Values out of the usual range of their parameter, for every parameter in play. */
+export const trestleRemarks = (v: TrestleValues): Remark[] => unusual(trestleSpec, v, (p) => trestleShown(v, p));

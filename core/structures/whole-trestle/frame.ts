@@ -1,0 +1,63 @@
+import type { Frame } from "../../frame";
+import { addScaled, planeAt, type Vec3 } from "../../geometry";
+import { toModel, prototype } from "../../units";
+import { builder } from "../builder";
+import type { Context } from "../kind";
+import { timberOf } from "../timber";
+import { bentFrame } from "../trestle/frame";
+import { bracing } from "./bracing";
+import { deck } from "./deck";
+import { footings } from "./footings";
+import { trestleLayout, type BentPlace } from "./layout";
+import type { TrestleValues } from "./parameters";
+import { stringers } from "./stringers";
+
+/** Path of a bent: "gulch/bent7". */
+export const bentRoot = (structure: string, b: Pick<BentPlace, "number">): string => `${structure}/bent${b.number}`;
+/** From a bent's own axes (x along the track, y left, z up, the cap's top at 0) to the structure's. */
+export const bentPoint =
+  (b: BentPlace) =>
+  (p: Vec3): Vec3 =>
+    addScaled(addScaled([b.cap[0], b.cap[1], b.cap[2] + p[2]], b.place.along, p[0]), b.place.left, p[1]);
+export const bentTurn =
+  (b: BentPlace) =>
+  (d: Vec3): Vec3 =>
+    addScaled(addScaled([0, 0, d[2]], b.place.along, d[0]), b.place.left, d[1]);
+
+/**
+ * The frame of a whole trestle: its bents, what ties them together along the track, stringers, ties and deck, and their
+ * footings. Model mm, see `placeAt` for the axes. Errors: a bent whose posts leave no room.
+ */
+export function trestleFrame(v: TrestleValues, ctx: Context): Frame {
+  const l = trestleLayout(v, ctx);
+  const b = builder(ctx.structure);
+  for (const at of l.bents) {
+    const frame = oneBent(v, ctx, at);
+    b.members.push(...frame.members);
+    b.joints.push(...frame.joints);
+    b.datums[`bent${at.number}`] = planeAt(at.deck, at.place.along);
+  }
+  footings(b, v, ctx, l);
+  bracing(b, v, ctx, l);
+  if (v.stringers) stringers(b, v, ctx, l);
+  if (v.stringers && v.ties) deck(b, v, ctx, l);
+  return b.frame();
+}
+
+/** One bent where it stands. */
+export function oneBent(v: TrestleValues, ctx: Context, at: BentPlace): Frame {
+  const lines = at.values.storyHeights.reduce((s, h) => s + h, 0);
+  const lowest = at.values.height - lines;
+  const lift = v.swayStep > 0 ? lowest - Math.floor(lowest / v.swayStep + 1e-9) * v.swayStep : 0;
+  const pile = v.bentKind === "pile" ? timberOf(v.pileSize, ctx.stock(v.pileSize)) : undefined;
+  return bentFrame(at.values, ctx, {
+    root: bentRoot(ctx.structure, at),
+    place: bentPoint(at),
+    turn: bentTurn(at),
+    capTilt: at.capTilt,
+    lowestSwayLift: toModel(ctx.scale, prototype(lift)),
+    lowStoriesBare: true,
+    ...(pile ? { ground: (y: number) => at.groundZ - at.cap[2] + (y * v.crossfall) / 100 } : {}),
+    ...(pile?.round ? { pile: { diameter: pile.v, stock: pile.round } } : {}),
+  });
+}

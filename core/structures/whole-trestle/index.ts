@@ -1,0 +1,29 @@
+import type { StructureKind } from "../kind";
+import { defaultsOf } from "../spec";
+import { trestleCheck, trestleRemarks, trestleShown } from "./check";
+import { trestleDimensions } from "./dimensions";
+import { trestleFrame } from "./frame";
+import { stationsOf } from "./layout";
+import { TrestleParams, trestleSpec, type TrestleValues } from "./parameters";
+
+/** Whole trestle along an alignment: bents, bracing, stringers, ties and deck, footings. See `placeAt` for where it lies. */
+export const wholeTrestle: StructureKind = {
+  id: "trestle",
+  name: "Whole trestle",
+  version: 1,
+  spec: trestleSpec,
+  Params: TrestleParams,
+  home: "side",
+  initial: () => ({ ...defaultsOf(trestleSpec) }),
+  check: (p) => trestleCheck(p as TrestleValues),
+  shown: (p, path) => trestleShown(p as TrestleValues, path),
+  frame: (p, ctx) => trestleFrame(p as TrestleValues, ctx),
+  dimensions: (p, ctx) => trestleDimensions(p as TrestleValues, ctx),
+  centreLine: () => undefined,
+  remarks: (p) => trestleRemarks(p as TrestleValues),
+  describe: (p) => {
+    const v = p as TrestleValues;
+    const n = stationsOf(v).length;
+    return `${v.bentKind === "pile" ? "Pile" : "Framed"} trestle, ${n} bents${v.curve === "none" ? "" : ", curved"}${v.grade ? ", graded" : ""}`;
+  },
+};
