@@ -19,7 +19,7 @@ const object = (properties: Record<string, object>, optional: readonly string[] 
 const id = { type: "string", pattern: "^[A-Za-z0-9][A-Za-z0-9-]{0,39}$" };
 const point = list(number(), { minItems: 2, maxItems: 2 });
 const hash = { type: "string", pattern: "^[0-9a-f]{64}$" };
-const section = { type: "string", pattern: "^\\d+(\\.\\d+)?×\\d+(\\.\\d+)?$" };
+const section = { type: "string", pattern: "^(⌀\\d+(\\.\\d+)?|\\d+(\\.\\d+)?×\\d+(\\.\\d+)?)$" };
 /** What a traced structure keeps is drawn, not declared as single values. */
 const traced = (() => {
   const end = object({ kind: oneOf("square", "plumb", "level"), beyond: number() });
@@ -75,7 +75,7 @@ function param(p: Param): object {
     case "flag":
       return { ...about, type: "boolean", default: p.def };
     case "section":
-      return { ...about, type: "string", pattern: "^\\d+(\\.\\d+)?×\\d+(\\.\\d+)?$", default: p.def };
+      return { ...about, type: "string", pattern: "^(⌀\\d+(\\.\\d+)?|\\d+(\\.\\d+)?×\\d+(\\.\\d+)?)$", default: p.def };
     case "number":
       return number({ ...about, minimum: p.min, maximum: p.max, default: p.def, $comment: p.unit });
     case "lengths":

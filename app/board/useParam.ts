@@ -70,6 +70,8 @@ export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): R
         };
   }
   const section = /^\s*(\d+(?:\.\d+)?)\s*[x×*]\s*(\d+(?:\.\d+)?)\s*$/i.exec(words);
+  const rod = /^\s*[⌀ø]\s*(\d+(?:\.\d+)?)\s*$/i.exec(words);
+  if (spec.type === "section" && rod) return { ok: true, value: `⌀${Number(rod[1])}` };
   if (spec.type === "section")
     return section
       ? { ok: true, value: [Number(section[1]), Number(section[2])].sort((a, b) => a - b).join("×") }

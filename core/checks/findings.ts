@@ -1,4 +1,13 @@
-import { nominalOf, spliceStations, wholeId, workLength, bearings, connectedGroups, interferences, type Bearing } from "../frame";
+import {
+  nominalOf,
+  spliceStations,
+  wholeId,
+  workLength,
+  bearings,
+  connectedGroups,
+  interferences,
+  type Bearing,
+} from "../frame";
 import { cutLength } from "../cutting";
 import { dot, type Vec2 } from "../geometry";
 import { boundsOf } from "../geometry";

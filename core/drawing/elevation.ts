@@ -1,4 +1,4 @@
-import { dot, hull, type Vec2, type Vec3 } from "../geometry";
+import { cornersFlat, dot, hull, type Vec2, type Vec3 } from "../geometry";
 import type { Resolved } from "../frame";
 
 /** From where a structure is looked at: the directions to the right and up on the drawing, and towards the eye. */
@@ -29,23 +29,35 @@ export interface Shown {
 
 /** Sticks as an eye sees them, the farthest first, so that painting them in order hides what is hidden. */
 export function elevation(sticks: readonly Resolved[], view: View): Shown[] {
-  const flat = (p: Vec3): Vec2 => [dot(p, view.right), dot(p, view.up)];
-  return sticks
-    .map((s): Shown => {
-      const corners = s.parts.map((p) => p.faces.flatMap((f) => f.corners));
-      const outlines = corners.map((c) => hull(c.map(flat), 1e-7));
-      const depths = corners.flat().map((p) => dot(p, view.eye));
-      const all = outlines.flat();
-      const mid = (k: 0 | 1): number => (Math.min(...all.map((p) => p[k])) + Math.max(...all.map((p) => p[k]))) / 2;
-      return {
-        id: s.id,
-        role: s.member.role,
-        outlines,
-        near: Math.max(...depths),
-        far: Math.min(...depths),
-        centre: [mid(0), mid(1)],
-        along: flat(s.axes.u),
-      };
-    })
-    .sort((a, b) => a.near + a.far - (b.near + b.far));
+  return sticks.map((s) => shownOf(s, view)).sort((a, b) => a.near + a.far - (b.near + b.far));
+}
+
+function shownOf(s: Resolved, view: View): Shown {
+  const { right, up, eye } = view;
+  const outlines: Vec2[][] = [];
+  let [near, far, left, most, low, high] = [-Infinity, Infinity, Infinity, -Infinity, Infinity, -Infinity];
+  for (const part of s.parts) {
+    const points: Vec2[] = [];
+    for (const c of cornersFlat(part)) {
+      const p: Vec2 = [dot(c, right), dot(c, up)];
+      const depth = dot(c, eye);
+      if (depth > near) near = depth;
+      if (depth < far) far = depth;
+      if (p[0] < left) left = p[0];
+      if (p[0] > most) most = p[0];
+      if (p[1] < low) low = p[1];
+      if (p[1] > high) high = p[1];
+      points.push(p);
+    }
+    outlines.push(hull(points, 1e-7));
+  }
+  return {
+    id: s.id,
+    role: s.member.role,
+    outlines,
+    near,
+    far,
+    centre: [(left + most) / 2, (low + high) / 2],
+    along: [dot(s.axes.u, right), dot(s.axes.u, up)],
+  };
 }

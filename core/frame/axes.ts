@@ -65,6 +65,10 @@ export function sectionBox(body: Body): {
     const [lo, hi] = [Math.min(...vs), Math.max(...vs)];
     return { size: [hi - lo, body.thickness], centre: [(lo + hi) / 2, body.thickness / 2] };
   }
+  if (body.components.length === 1) {
+    const c = body.components[0]!;
+    return { size: [c.v, c.w], centre: [seatShift(body.seat[0], c.v), seatShift(body.seat[1], c.w)] };
+  }
   const e = envelope(body.components);
   return { size: e.size, centre: [seatShift(body.seat[0], e.size[0]), seatShift(body.seat[1], e.size[1])] };
 }

@@ -47,8 +47,15 @@ export function middleOf(m: Member): Vec3 {
   const x = axesOf(m.body);
   return addScaled(x.origin, x.u, workLength(m) / 2);
 }
-/** Keep what lies outside a face, `gap` mm away from it. */
-const outside = (f: Plane, gap: number): Plane => flip({ n: f.n, d: f.d + gap });
+/** Keep what lies outside a face, `gap` mm away from it. Many sticks meet the same face, so its turned plane is kept. */
+function outside(f: Plane, gap: number): Plane {
+  if (gap !== 0) return flip({ n: f.n, d: f.d + gap });
+  let turned = flipped.get(f);
+  if (!turned) flipped.set(f, (turned = flip(f)));
+  return turned;
+}
+const flipped = new WeakMap<Plane, Plane>();
+const cutBy = (p: Plane, as: Cut["as"], from: string): Cut => ({ n: p.n, d: p.d, as, from });
 
 /** Where three planes meet. Errors: planes that do not. */
 export function threePlanes(a: Plane, b: Plane, c: Plane): Vec3 {
@@ -130,9 +137,10 @@ function freeEndCut(m: Member, end: End): Cut | undefined {
   const free = m.ends[end];
   if (!free || m.body.shape === "run" || m.body.shape === "panel") return undefined;
   const { point, out } = endOf(m, end);
-  const n: Vec3 =
-    free.kind === "square" ? out : free.kind === "plumb" ? normalize([out[0], out[1], 0]) : [0, 0, Math.sign(out[2])];
-  return { ...planeAt(addScaled(point, out, free.beyond), n), as: asEnd(end), from: `${m.id}:free${end}` };
+  const from = `${m.id}:free${end}`;
+  if (free.kind === "square") return { n: out, d: dot(out, point) + free.beyond, as: asEnd(end), from };
+  const n: Vec3 = free.kind === "plumb" ? normalize([out[0], out[1], 0]) : [0, 0, Math.sign(out[2])];
+  return { ...planeAt(addScaled(point, out, free.beyond), n), as: asEnd(end), from };
 }
 
 /** The planes of b's sides, moved out by `clearance`: what b needs to pass through. */
@@ -151,6 +159,7 @@ function passage(b: Member, clearance: number): Plane[] {
 export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
   const member = memberLookup(frame);
   const out = new Map<string, { cuts: Cut[]; cutters: Cutter[] }>();
+  for (const m of frame.members) out.set(m.id, { cuts: [], cutters: [] });
   const of = (id: string) => {
     const known = out.get(id);
     if (known) return known;
@@ -161,7 +170,8 @@ export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
   const put = (id: string, c: Cut | undefined): void => void (c && of(id).cuts.push(c));
   const carve = (id: string, c: Cutter): void => void of(id).cutters.push(c);
 
-  for (const m of frame.members) for (const end of [0, 1] as const) put(m.id, freeEndCut(m, end));
+  for (const m of frame.members)
+    if (m.ends[0] || m.ends[1]) for (const end of [0, 1] as const) put(m.id, freeEndCut(m, end));
   for (const j of frame.joints) applyJoint(j);
   for (const n of frame.nodes) nodeCuts(n, member, put);
   return out;
@@ -175,7 +185,7 @@ export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
     const a = member(j.a);
     switch (j.kind) {
       case "butt":
-        return put(j.a, { ...outside(stockFace(member(j.b), j.face), j.gap ?? 0), as: asEnd(j.end), from: j.id });
+        return put(j.a, cutBy(outside(stockFace(member(j.b), j.face), j.gap ?? 0), asEnd(j.end), j.id));
       case "lap":
         return put(j.a, lapEndCut(a, member(j.b), j));
       case "mitre":
@@ -190,7 +200,7 @@ export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
       case "rod-in-hole":
         return carve(j.a, { from: j.id, planes: passage(member(j.b), j.clearance) });
       case "trim": {
-        return put(j.a, { ...datum(j.datum, j), as: j.as, from: j.id });
+        return put(j.a, cutBy(datum(j.datum, j), j.as, j.id));
       }
       case "bearing":
         member(j.b);

@@ -29,18 +29,19 @@ export interface IssuedMark {
  * equals. Marks issued before stay with their shape and are never given to another; a new shape takes the next number.
  */
 export function piecesOf(sticks: readonly Resolved[], issued: readonly IssuedMark[] = []): Piece[] {
-  const groups: { first: Resolved; shape: PieceShape; sticks: string[] }[] = [];
+  const groups: { first: Resolved; shape: PieceShape; sticks: string[]; place: number }[] = [];
   const buckets = new Map<string, typeof groups>();
   for (const s of sticks) {
     const shape = pieceShape(s);
     const bucket = (k: number): string => `${s.stock}|${s.member.letter}|${k}`;
     const k = Math.round(shape.overall / (4 * TOLERANCE.samePiece));
     const near = [k, k - 1, k + 1].flatMap((n) => buckets.get(bucket(n)) ?? []);
-    const same = near.filter((g) => samePiece(g.shape, shape, s.member.turning));
-    const home = groups.find((g) => same.includes(g));
+    const home = near
+      .sort((a, b) => a.place - b.place)
+      .find((g) => samePiece(g.shape, shape, s.member.turning));
     if (home) home.sticks.push(s.id);
     else {
-      const g = { first: s, shape, sticks: [s.id] };
+      const g = { first: s, shape, sticks: [s.id], place: groups.length };
       groups.push(g);
       buckets.set(bucket(k), [...(buckets.get(bucket(k)) ?? []), g]);
     }

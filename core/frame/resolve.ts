@@ -1,5 +1,5 @@
 import { addScaled, clipAll, dot, negate, subtract, type Solid, type SolidFace, type Vec3 } from "../geometry";
-import { axesOf, fromLocal, type Axes } from "./axes";
+import { axesOf, fromLocal, sectionBox, type Axes } from "./axes";
 import { cutsOf, type Cut, type Cutter, type MemberCuts } from "./cuts";
 import type { Frame, Member } from "./member";
 import { spliceCuts } from "./splice";
@@ -35,7 +35,7 @@ const partId = (body: string, member: string, part: number): string =>
 const NO_CUTS: MemberCuts = { cuts: [], cutters: [] };
 
 /** The solid of a straight stick that two planes cut, one at each end: most sticks by far. Undefined where it takes more than that. */
-function sawn(member: Member, body: StockBody, cuts: readonly Cut[]): Solid | undefined {
+function sawn(member: Member, body: Pick<StockBody, "size" | "centre">, cuts: readonly Cut[]): Solid | undefined {
   if (member.body.shape !== "straight" || cuts.length !== 2) return undefined;
   const [c, d] = cuts as readonly [Cut, Cut];
   const [start, far] = c.as === "end0" ? [c, d] : [d, c];
@@ -52,19 +52,65 @@ function sawn(member: Member, body: StockBody, cuts: readonly Cut[]): Solid | un
     near.push(addScaled(p, x.u, t0));
     end.push(addScaled(p, x.u, t1));
   }
-  const side = (i: number, n: Vec3, tag: string): SolidFace => {
-    const k = (i + 1) % 4;
-    return { corners: [near[i]!, near[k]!, end[k]!, end[i]!], plane: { n, d: dot(n, near[i]!) }, tag };
-  };
-  return {
-    faces: [
+  return new Sawn(near, end, x, start, far);
+}
+
+/** A stick between two planes, by its eight corners; its faces are made when they are asked for, which a drawing never does. */
+class Sawn implements Solid {
+  readonly corners: readonly Vec3[];
+  private made: readonly SolidFace[] | undefined;
+  constructor(
+    near: readonly Vec3[],
+    end: readonly Vec3[],
+    private readonly x: Axes,
+    private readonly start: Cut,
+    private readonly far: Cut,
+  ) {
+    this.corners = [...near, ...end];
+  }
+  get faces(): readonly SolidFace[] {
+    return (this.made ??= this.make());
+  }
+  private make(): SolidFace[] {
+    const [near, end] = [this.corners.slice(0, 4), this.corners.slice(4)];
+    const { x, start, far } = this;
+    const side = (i: number, n: Vec3, tag: string): SolidFace => {
+      const k = (i + 1) % 4;
+      return { corners: [near[i]!, near[k]!, end[k]!, end[i]!], plane: { n, d: dot(n, near[i]!) }, tag };
+    };
+    return [
       side(0, negate(x.w), "-w"),
       side(1, x.v, "+v"),
       side(2, x.w, "+w"),
       side(3, negate(x.v), "-v"),
       { corners: [...near].reverse(), plane: { n: start.n, d: start.d }, tag: start.from },
       { corners: end, plane: { n: far.n, d: far.d }, tag: far.from },
-    ],
+    ];
+  }
+}
+
+/** A single stick that two planes cut and nothing else: no splice, no notch. Undefined for all others. */
+function plainStick(member: Member, own: MemberCuts): Resolved | undefined {
+  const body = member.body;
+  if (body.shape !== "straight" || body.components.length !== 1 || member.splices?.length) return undefined;
+  if (own.cutters.length > 0 || own.cuts.length !== 2 || body.components[0]!.name !== "") return undefined;
+  const c = body.components[0]!;
+  const size = [c.v, c.w] as const;
+  const centre = sectionBox(body).centre;
+  const solid = sawn(member, { size, centre }, own.cuts);
+  if (!solid) return undefined;
+  const parts = [solid];
+  return {
+    id: member.id,
+    member,
+    stock: c.stock,
+    size,
+    centre,
+    axes: axesOf(body),
+    cuts: own.cuts,
+    cutters: own.cutters,
+    whole: parts,
+    parts,
   };
 }
 /** The corners of a section, counter-clockwise seen against u, as halves of its size. */
@@ -83,6 +129,12 @@ export function resolve(frame: Frame): ResolvedFrame {
   for (const member of frame.members) {
     if (byMember.has(member.id)) throw new Error(`Two members are called "${member.id}".`);
     const common = all.get(member.id) ?? NO_CUTS;
+    const plain = plainStick(member, common);
+    if (plain) {
+      sticks.push(plain);
+      byMember.set(member.id, [plain]);
+      continue;
+    }
     const holes = member.body.shape === "panel" ? panelPlanes(member as never) : undefined;
     const spliced = spliceCuts(member);
     const sticksOf = stockBodies(member).flatMap((body) =>
@@ -102,10 +154,10 @@ export function resolve(frame: Frame): ResolvedFrame {
             throw new Error(
               `Nothing says how the ${member.role} "${body.id}" ends at its ${end === "end0" ? "start" : "far end"}.`,
             );
-      const plain = sawn(member, body, cuts);
-      const planes = plain ? [] : [...(holes?.edges ?? []), ...cuts.map((c) => ({ ...c, tag: c.from }))];
-      const whole = plain
-        ? [plain]
+      const sawnOff = sawn(member, body, cuts);
+      const planes = sawnOff ? [] : [...(holes?.edges ?? []), ...cuts.map((c) => ({ ...c, tag: c.from }))];
+      const whole = sawnOff
+        ? [sawnOff]
         : body
             .parts()
             .map((p) => clipAll(p, planes))

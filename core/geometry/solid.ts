@@ -12,6 +12,8 @@ export interface SolidFace {
 /** A convex solid: its faces. An empty list is no solid. */
 export interface Solid {
   readonly faces: readonly SolidFace[];
+  /** Its distinct corners, where whoever made it knew them. */
+  readonly corners?: readonly Vec3[];
 }
 export interface TaggedPlane extends Plane {
   readonly tag: string;
@@ -45,12 +47,12 @@ function planeOf(corners: readonly Vec3[]): Plane {
 export function clip(solid: Solid, plane: TaggedPlane, eps = TOLERANCE.samePoint): Solid | undefined {
   let outside = false;
   let inside = false;
-  for (const f of solid.faces)
-    for (const p of f.corners) {
-      const h = heightOver(plane, p);
-      if (h > eps) outside = true;
-      else if (h < -eps) inside = true;
-    }
+  const { n, d } = plane;
+  for (const p of cornersFlat(solid)) {
+    const h = n[0] * p[0] + n[1] * p[1] + n[2] * p[2] - d;
+    if (h > eps) outside = true;
+    else if (h < -eps) inside = true;
+  }
   if (!inside) return undefined;
   if (!outside) return solid;
   const faces: SolidFace[] = [];
@@ -118,8 +120,17 @@ export function subtract(solid: Solid, cutter: readonly TaggedPlane[]): Solid[] 
   return rest ? parts : [solid];
 }
 
+/** Every corner of a solid at least once. */
+export function cornersFlat(solid: Solid): readonly Vec3[] {
+  if (solid.corners) return solid.corners;
+  const out: Vec3[] = [];
+  for (const face of solid.faces) for (const p of face.corners) out.push(p);
+  return out;
+}
+
 /** The distinct corners of a solid. */
 export function cornersOf(solid: Solid): Vec3[] {
+  if (solid.corners) return [...solid.corners];
   const out: Vec3[] = [];
   for (const f of solid.faces)
     for (const p of f.corners) if (!out.some((q) => distance(p, q) <= 10 * TOLERANCE.samePoint)) out.push(p);
@@ -142,11 +153,10 @@ export function boundsOf(parts: readonly Solid[]): { readonly min: Vec3; readonl
   const min: [number, number, number] = [Infinity, Infinity, Infinity];
   const max: [number, number, number] = [-Infinity, -Infinity, -Infinity];
   for (const s of parts)
-    for (const f of s.faces)
-      for (const p of f.corners)
-        for (let k = 0; k < 3; k++) {
-          if (p[k]! < min[k]!) min[k] = p[k]!;
-          if (p[k]! > max[k]!) max[k] = p[k]!;
-        }
+    for (const p of cornersFlat(s))
+      for (let k = 0; k < 3; k++) {
+        if (p[k]! < min[k]!) min[k] = p[k]!;
+        if (p[k]! > max[k]!) max[k] = p[k]!;
+      }
   return { min, max };
 }

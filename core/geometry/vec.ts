@@ -13,7 +13,8 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-export const length = (a: Vec3): number => Math.hypot(a[0], a[1], a[2]);
+/** Far quicker than Math.hypot, and as true at layout size. */
+export const length = (a: Vec3): number => Math.sqrt(a[0] * a[0] + a[1] * a[1] + a[2] * a[2]);
 export const distance = (a: Vec3, b: Vec3): number => length(sub(a, b));
 export const negate = (a: Vec3): Vec3 => [-a[0], -a[1], -a[2]];
 /** Unit vector. Errors: a vector without length. */

@@ -6,3 +6,14 @@ export * from "./spec";
 export * from "./kind";
 export * from "./registry";
 export * from "./traced";
+export {
+  forcesOf,
+  outlineOf,
+  spanUnderTrain,
+  whyOf,
+  SPAN_LIMITS,
+  type MemberForces,
+  type SpanCheck,
+  type TrussValues,
+} from "./truss";
+export * from "./whole-trestle";

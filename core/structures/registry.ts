@@ -1,10 +1,11 @@
 import type { StructureKind } from "./kind";
 import { traced } from "./traced";
 import { trestleBent } from "./trestle";
+import { truss } from "./truss";
 import { wholeTrestle } from "./whole-trestle";
 
 /** Every kind of structure Cardo can frame: a new kind is one more line here. */
-export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, traced];
+export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, truss, traced];
 
 /** The kind of that id. Errors: an id nobody registered. */
 export function kindOf(id: string): StructureKind {

@@ -213,7 +213,7 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
         break;
       case "section":
         on(
-          Matches(/^\d+(\.\d+)?×\d+(\.\d+)?$/, {
+          Matches(/^(⌀\d+(\.\d+)?|\d+(\.\d+)?×\d+(\.\d+)?)$/, {
             message: (a) => `${p.label} is “${String(a.value)}”; write a nominal size in inches such as 12×12.`,
           }),
         );

@@ -14,6 +14,16 @@ export interface Timber {
 
 /** A nominal size as its stock makes it: the width shows in the elevation, or with `flat` the thickness; of two glued plies, the side that is twice a stick's is the one split. */
 export function timberOf(name: string, m: Match, flat = false): Timber {
+  let made = known.get(m);
+  if (!made) known.set(m, (made = new Map()));
+  const key = flat ? `${name} flat` : name;
+  let timber = made.get(key);
+  if (!timber) made.set(key, (timber = makeTimber(name, m, flat)));
+  return timber;
+}
+const known = new WeakMap<Match, Map<string, Timber>>();
+
+function makeTimber(name: string, m: Match, flat: boolean): Timber {
   const n = parseNominal(name)!;
   const nominal = [n.thickness, n.width] as const;
   if (n.round) {

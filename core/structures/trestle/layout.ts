@@ -42,6 +42,13 @@ export const postAt = (p: PostLine, z: number, capUnder: number): number => p.yT
 
 /** Places the bent's lines: levels and post centres from nominal sizes, so that they stay when the stock differs. */
 export function bentLayout(v: BentValues): BentLayout {
+  let made = known.get(v);
+  if (!made) known.set(v, (made = makeLayout(v)));
+  return made;
+}
+const known = new WeakMap<BentValues, BentLayout>();
+
+function makeLayout(v: BentValues): BentLayout {
   const capUnder = -nominalMm(v.cap).width;
   const sillFoot = -v.height;
   const sillTop = sillFoot + nominalMm(v.sill).width;

@@ -363,7 +363,7 @@ function along(
   // a tie that only grazes an end, or on the outside of a curve stays short of it, does not carry it
   const graze = 0.05 + half * Math.abs(l.alignment.curvature) * (Math.abs(y) + c.timber.v) * 1.5;
   const over = (t: TiePlace, by: number): boolean => t.station + half > from + by && t.station - half < to - by;
-  const under = ties.filter((t) => over(t, 1e-6));
+  const under = between(ties, from - half, to + half).filter((t) => over(t, 1e-6));
   if (under.length < 2) return;
   const [p, q] = [deckPoint(l, from, y), deckPoint(l, to, y)];
   const d = normalize(sub(q, p));
@@ -423,6 +423,19 @@ function along(
       contact,
     });
   });
+}
+/** The ties, which lie in order, whose stations are between two. */
+function between(ties: readonly TiePlace[], from: number, to: number): readonly TiePlace[] {
+  const first = (s: number): number => {
+    let [lo, hi] = [0, ties.length];
+    while (lo < hi) {
+      const mid = (lo + hi) >> 1;
+      if (ties[mid]!.station < s) lo = mid + 1;
+      else hi = mid;
+    }
+    return lo;
+  };
+  return ties.slice(first(from), first(to));
 }
 /** A point of the ties' top, `y` to the left of the deck's centre. */
 function deckPoint(l: TrestleLayout, station: number, y: number): Vec3 {

@@ -1,0 +1,211 @@
+import { type Vec3 } from "../../geometry";
+import type { Builder } from "../builder";
+import type { Context } from "../kind";
+import { timberOf, type Timber } from "../timber";
+import { chordSeat, type SideTruss, type TrussLayout } from "./frame";
+import type { TrussValues } from "./parameters";
+
+const HEAD = 63.5;
+
+/** Floor beams at the panel points, stringers, ties and guard timbers of one span. */
+export function bridgeFloor(
+  b: Builder,
+  v: TrussValues,
+  ctx: Context,
+  l: TrussLayout,
+  pair: readonly [SideTruss, SideTruss],
+): void {
+  if (v.floor === "none") return;
+  const [right, left] = pair;
+  const place = right.place;
+  const root = `${ctx.structure}/span${place.span}/floor`;
+  const y0 = -place.y;
+  const at = (x: number, y: number, z: number): Vec3 => place.at(x, y + y0, z);
+  const timber = (name: string, flat = false): Timber => timberOf(name, ctx.stock(name), flat);
+  const deck = v.position === "deck";
+  const lattice = right.lattice;
+  const points = l.topology.points;
+  const tie = timber(v.tie);
+  const half = l.mm(v.tieLength) / 2;
+  let under: {
+    readonly z: number;
+    readonly ids: readonly { id: string; face: "+v" | "+w" }[];
+    readonly from: number;
+    readonly to: number;
+  };
+  if (v.floor === "ties") {
+    const own = right.chords.filter((c) => c.chord === "top" && c.role !== "end post");
+    const xs = own.flatMap((c) => c.points.map((p) => points[p]![0]));
+    const { z } = chordSeat(l, right, "top", (Math.min(...xs) + Math.max(...xs)) / 2, 1, 1);
+    under = { z, ids: [], from: Math.min(...xs), to: Math.max(...xs) };
+  } else {
+    const beam = timber(v.floorBeam);
+    const rods = l.timbers.vertical.round ? (beam.w + l.timbers.vertical.w) / 2 + l.mm(25.4) : 0;
+    const chord = deck ? "top" : "bottom";
+    const list = l.topology.chords
+      .find((c) => c.id === chord)!
+      .points.filter((p) => p !== "" && (deck ? p.startsWith("U") : true));
+    const middle = l.topology.points[l.topology.supports[1]]![0] / 2;
+    const reach = (left.place.y - right.place.y) / 2 + l.chord.w / 2 + l.mm(304.8);
+    const beams: { id: string; x: number; z: number }[] = [];
+    for (const p of list) {
+      const [px] = points[p]!;
+      const ends = p === l.topology.supports[0] || p === l.topology.supports[1];
+      if (ends && !deck) continue;
+      // beside the rods, towards the middle
+      const x = px + (px < middle - 1e-6 ? rods : -rods);
+      const { z } = chordSeat(l, right, chord, x, beam.w, deck ? 1 : -1);
+      const id = `${root}/beam/${p}`;
+      b.stick({
+        id,
+        assembly: root,
+        role: "floor beam",
+        letter: "F",
+        timber: beam,
+        a: at(x, -reach, z),
+        b: at(x, reach, z),
+        up: place.turn([0, 0, 1]),
+        seat: [deck ? "-" : "+", "centre"],
+        square: true,
+      });
+      const on = pair.flatMap((t) => chordSeat(l, t, chord, x, beam.w, deck ? 1 : -1).on);
+      if (on.length === 0) b.members.pop();
+      if (on.length === 0) continue;
+      for (const c of on)
+        b.join({
+          kind: "lap",
+          id: `${id}>${c.slice(ctx.structure.length + 1)}`,
+          a: id,
+          b: c,
+          aFace: deck ? "-v" : "+v",
+          bFace: deck ? "+v" : "-v",
+          contact: v.camber > 0 || v.chordShape !== "plies" || v.packing > 0 || lattice ? "line" : "face",
+        });
+      beams.push({ id, x, z: deck ? z + beam.v : z });
+    }
+    if (beams.length < 2) return;
+    const ply = timber(v.stringer, true);
+    const rail = l.mm(v.gauge + HEAD);
+    const tracks = Array.from({ length: v.tracks }, (_, t) => (t - (v.tracks - 1) / 2) * l.mm(v.trackCentres));
+    const inside = l.mm(v.apart) / 2 - l.chord.w / 2;
+    const top = Math.max(...beams.map((x) => x.z));
+    const ids: { id: string; face: "+w" }[] = [];
+    const [from, to] = [beams[0]!.x - beam.w / 2, beams[beams.length - 1]!.x + beam.w / 2];
+    tracks.forEach((ty, t) =>
+      ([-1, 1] as const).forEach((side) => {
+        for (let k = 0; k < v.stringerPlies; k++) {
+          const y = ty + (side * rail) / 2 + (k - (v.stringerPlies - 1) / 2) * ply.v;
+          if (!deck && Math.abs(y) + ply.v / 2 > inside)
+            throw new Error("The stringers do not fit between the trusses: set the trusses further apart.");
+          const id = `${root}/stringer/track${t + 1}/${side < 0 ? "right" : "left"}/ply${k + 1}`;
+          b.add({
+            ...b.stick({
+              id,
+              assembly: root,
+              role: "stringer",
+              letter: "S",
+              timber: ply,
+              a: at(from, y, top),
+              b: at(to, y, top),
+              up: place.turn([0, 1, 0]),
+              seat: ["centre", "-"],
+              square: true,
+            }),
+            spliceOver: beams.slice(1, -1).map((x) => x.x - from),
+          });
+          b.members.splice(b.members.length - 2, 1);
+          for (const x of beams)
+            b.join({
+              kind: "lap",
+              id: `${id}>${x.id.slice(root.length + 1)}`,
+              a: id,
+              b: x.id,
+              aFace: "-w",
+              bFace: "+v",
+              contact: top - x.z > 0.004 ? "gap" : "face",
+            });
+          ids.push({ id, face: "+w" });
+        }
+      }),
+    );
+    under = { z: top + ply.w, ids, from, to };
+  }
+  // ties, each on one stick of every pack
+  const pitch = l.mm(v.tieSpacing);
+  const n = Math.floor((under.to - under.from - tie.w) / pitch + 1e-9);
+  const tracks =
+    v.floor === "ties"
+      ? [0]
+      : Array.from({ length: v.tracks }, (_, t) => (t - (v.tracks - 1) / 2) * l.mm(v.trackCentres));
+  const reach = v.floor === "ties" ? Math.max(half, l.mm(v.apart) / 2 + l.chord.w / 2) : half;
+  const guardAt = timber(v.guard);
+  tracks.forEach((ty, t) => {
+    const carried = under.ids.filter((x) => x.id.includes(`/track${t + 1}/`) && x.id.endsWith("/ply1"));
+    const ties: string[] = [];
+    const heights: number[] = [];
+    const start = under.from + (under.to - under.from - n * pitch) / 2;
+    for (let i = 0; i <= n; i++) {
+      const id = `${root}/tie/track${t + 1}/${i + 1}`;
+      const x = start + i * pitch;
+      const z = v.floor === "ties" ? chordSeat(l, right, "top", x, tie.w, 1).z : under.z;
+      b.stick({
+        id,
+        assembly: root,
+        role: "tie",
+        letter: "X",
+        timber: tie,
+        a: at(x, ty - reach, z),
+        b: at(x, ty + reach, z),
+        up: place.turn([0, 0, 1]),
+        seat: ["-", "centre"],
+        square: true,
+      });
+      const flat = v.kind !== "polygonal" && v.camber === 0 && v.chordShape === "plies" && v.packing === 0;
+      const on: { id: string; face: "+v" | "+w" }[] =
+        v.floor === "ties"
+          ? pair.flatMap((q) => chordSeat(l, q, "top", x, tie.w, 1).on).map((c) => ({ id: c, face: "+v" }))
+          : [...carried];
+      for (const c of on)
+        b.join({
+          kind: "lap",
+          id: `${id}>${c.id.slice(ctx.structure.length + 1)}`,
+          a: id,
+          b: c.id,
+          aFace: "-v",
+          bFace: c.face,
+          contact: v.floor === "ties" && !flat ? "line" : "face",
+        });
+      heights.push(z);
+      ties.push(id);
+    }
+    if (!v.guards || ties.length < 2) return;
+    ([-1, 1] as const).forEach((side) => {
+      const id = `${root}/guard/track${t + 1}/${side < 0 ? "right" : "left"}`;
+      const y = ty + side * (reach - l.mm(101.6) - guardAt.v / 2);
+      const z = Math.max(...heights) + tie.v;
+      b.stick({
+        id,
+        assembly: root,
+        role: "guard timber",
+        letter: "U",
+        timber: guardAt,
+        a: at(start - tie.w / 2, y, z),
+        b: at(start + n * pitch + tie.w / 2, y, z),
+        up: place.turn([0, 1, 0]),
+        seat: ["centre", "-"],
+        square: true,
+      });
+      ties.forEach((tieId, i) =>
+        b.join({
+          kind: "lap",
+          id: `${id}>${tieId.slice(root.length + 1)}`,
+          a: id,
+          b: tieId,
+          aFace: "-w",
+          bFace: "+v",
+          contact: z - tie.v - heights[i]! > 0.004 ? "gap" : "face",
+        }),
+      );
+    });
+  });
+}

@@ -1,0 +1,499 @@
+import { type Component, type Face, type Frame, type Member, type NodeEnd } from "../../frame";
+import { normalize, sub, type Vec2, type Vec3 } from "../../geometry";
+import { model, prototype, toModel, type Model } from "../../units";
+import { builder, type Builder } from "../builder";
+import type { Context } from "../kind";
+import { timberOf, type Timber } from "../timber";
+import { bridgeFloor } from "./floor";
+import { bridgeBracing } from "./bracing";
+import { gussetPlates } from "./gussets";
+import { latticePlanks } from "./lattice";
+import { piersAndBlocks } from "./piers";
+import type { TrussValues } from "./parameters";
+import { topologyOf, type Chord, type Topology, type TopologyValues, type Web } from "./topology";
+
+/** The values of a truss's outline with its lengths in another unit. */
+export const outlineOf = (v: TrussValues, unit = 1): TopologyValues => ({
+  kind: v.kind,
+  position: v.position,
+  panels: v.panels,
+  ends: v.ends,
+  counters: v.counters,
+  slopes: Number(v.slopes),
+  liveOverDead: v.liveOverDead,
+  span: v.span * unit,
+  depth: v.depth * unit,
+  hipDepth: v.hipDepth * unit,
+  camber: v.camber * unit,
+  innerDepth: v.innerDepth * unit,
+});
+
+/** One side truss where it stands: from its own plane [along, up] with the left bearing at 0, and `y` to the left. Model mm. */
+export interface SidePlace {
+  readonly root: string;
+  readonly span: number;
+  /** To the left of the bridge's centre line. */
+  readonly y: number;
+  readonly at: (x: number, y: number, z: number) => Vec3;
+  readonly turn: (d: Vec3) => Vec3;
+}
+/** Where something `wide` lies across a chord of a truss at x, on its upper (1) or lower side: how high over the truss's own axis, and on which sticks. Of a cambered chord it is the highest or lowest place. */
+export function chordSeat(
+  l: TrussLayout,
+  t: SideTruss,
+  chord: "bottom" | "top",
+  x: number,
+  wide: number,
+  side: 1 | -1,
+): { readonly z: number; readonly on: readonly string[] } {
+  const at = l.topology.points;
+  const found: { z: number; id: string }[] = [];
+  for (const c of t.chords.filter((k) => k.chord === chord && k.role !== "end post")) {
+    const [p, q] = [at[c.points[0]!]!, at[c.points[c.points.length - 1]!]!];
+    const slope = (q[1] - p[1]) / (q[0] - p[0]);
+    const from = Math.max(c.member.ends[0] ? -Infinity : p[0], x - wide / 2);
+    const to = Math.min(c.member.ends[1] ? Infinity : q[0], x + wide / 2);
+    if (from > to + 1e-9) continue;
+    const z = [from, to].map((k) => p[1] + slope * (k - p[0]) + (side * l.chord.v * Math.hypot(1, slope)) / 2);
+    found.push({ z: side > 0 ? Math.max(...z) : Math.min(...z), id: c.id });
+  }
+  const z = side > 0 ? Math.max(...found.map((f) => f.z)) : Math.min(...found.map((f) => f.z));
+  if (t.lattice)
+    return { z, on: found.length > 0 ? [`${t.place.root}/${chord}/near`, `${t.place.root}/${chord}/far`] : [] };
+  return { z, on: found.filter((f) => Math.abs(f.z - z) < 0.005).map((f) => f.id) };
+}
+/** A straight piece of a chord between two panel points, with those it passes. */
+export interface ChordStick {
+  readonly id: string;
+  readonly chord: Chord["id"];
+  readonly role: string;
+  readonly points: readonly string[];
+  readonly member: Member;
+}
+/** A web as it is framed: one stick, or a pair at ±`y`. */
+export interface WebStick {
+  readonly id: string;
+  readonly web: Web;
+  readonly y: number;
+  readonly timber: Timber;
+  readonly member: Member;
+}
+export interface SideTruss {
+  readonly place: SidePlace;
+  readonly chords: readonly ChordStick[];
+  readonly webs: readonly WebStick[];
+  /** Its chords are pairs of planks. */
+  readonly lattice: boolean;
+}
+export interface TrussLayout {
+  readonly topology: Topology;
+  readonly chord: ChordSection;
+  readonly timbers: Readonly<Record<"endPost" | "vertical" | "diagonal" | "counter" | "plank", Timber>>;
+  readonly sides: readonly SidePlace[];
+  /** Where each span's left bearing is along the bridge, and the gap between two. */
+  readonly starts: readonly number[];
+  readonly mm: (p: number) => number;
+}
+/** Across the whole chord: its envelope and the sticks it is made of. */
+export interface ChordSection {
+  readonly v: number;
+  readonly w: number;
+  readonly components: readonly Component[];
+  readonly nominal: readonly [number, number];
+}
+
+/** Chord of plies side by side with packing between, or built up of strips. Model mm. */
+export function chordSection(v: TrussValues, ctx: Context, mm: (p: number) => number): ChordSection {
+  const ply = timberOf(v.chord, ctx.stock(v.chord));
+  if (v.chordShape === "plies") {
+    const gap = mm(v.packing);
+    const w = v.chordPlies * ply.w + (v.chordPlies - 1) * gap;
+    const stock = ply.components[0]!.stock;
+    const components =
+      v.chordPlies === 1
+        ? ply.components
+        : Array.from({ length: v.chordPlies }, (_, i): Component => ({
+            name: String(i + 1),
+            v: ply.v,
+            w: ply.w,
+            at: [model(0), model((i - (v.chordPlies - 1) / 2) * (ply.w + gap))],
+            stock,
+          }));
+    return { v: ply.v, w, components, nominal: ply.nominal };
+  }
+  const [t, d] = [Math.min(...ply.nominal), Math.max(...ply.nominal)];
+  const name = (a: number, b: number): string => {
+    const [p, q] = [Math.min(a, b), Math.max(a, b)].map((x) => Number(x.toFixed(3)));
+    return `${p}×${q}`;
+  };
+  const strip = (a: number, b: number): Timber => timberOf(name(a, b), ctx.stock(name(a, b)));
+  const flange = strip(v.plate, t);
+  const web = strip(v.plate, Math.max(v.plate, d - 2 * v.plate));
+  const part = (id: string, sv: Model, sw: Model, av: number, aw: number, s: Timber): Component => ({
+    name: id,
+    v: sv,
+    w: sw,
+    at: [model(av), model(aw)],
+    stock: s.components[0]!.stock,
+  });
+  // flanges lie flat over and under upright webs
+  const up = (web.v + flange.w) / 2;
+  const flanges = [part("upper", flange.w, flange.v, up, 0, flange), part("lower", flange.w, flange.v, -up, 0, flange)];
+  const aside = (flange.v - web.w) / 2;
+  const webs =
+    v.chordShape === "I"
+      ? [part("web", web.v, web.w, 0, 0, web)]
+      : v.chordShape === "channel"
+        ? [part("web", web.v, web.w, 0, aside, web)]
+        : [part("near", web.v, web.w, 0, aside, web), part("far", web.v, web.w, 0, -aside, web)];
+  return { v: web.v + 2 * flange.w, w: flange.v, components: [...flanges, ...webs], nominal: ply.nominal };
+}
+
+/** Where a truss's work lines and trusses are. Model mm. */
+export function trussLayout(v: TrussValues, ctx: Context): TrussLayout {
+  const mm = (n: number): number => toModel(ctx.scale, prototype(n));
+  const timber = (name: string): Timber => timberOf(name, ctx.stock(name));
+  const topology = topologyOf(outlineOf(v, 1 / ctx.scale.ratio));
+  const timbers = {
+    endPost: timber(v.endPost),
+    vertical: timber(v.vertical),
+    diagonal: timber(v.diagonal),
+    counter: timber(v.counter),
+    plank: timber(v.plank),
+  };
+  const pitch = mm(v.span) + 2 * Math.max(mm(v.chordEnd), topEnd(v, timbers, mm)) + mm(GAP);
+  const starts = Array.from({ length: v.spans }, (_, i) => (i - (v.spans - 1) / 2) * pitch - mm(v.span) / 2);
+  const slope = Math.atan(v.grade / 100);
+  const [c, s] = [Math.cos(slope), Math.sin(slope)];
+  const turn = (d: Vec3): Vec3 => [d[0] * c - d[2] * s, d[1], d[0] * s + d[2] * c];
+  const sides = starts.flatMap((x0, i) =>
+    (v.trusses && v.position !== "roof" ? ([-1, 1] as const) : ([0] as const)).map((side): SidePlace => {
+      const y0 = (side * mm(v.apart)) / 2;
+      return {
+        root: `${ctx.structure}/span${i + 1}/${side < 0 ? "right" : side > 0 ? "left" : "truss"}`,
+        span: i + 1,
+        y: y0,
+        at: (x, y, z) => turn([x0 + x, y0 + y, z]),
+        turn,
+      };
+    }),
+  );
+  return {
+    topology,
+    chord: chordSection(v, ctx, mm),
+    timbers,
+    sides,
+    starts,
+    mm,
+  };
+}
+/** How far a top chord runs past the last panel point over a vertical end post, or a lattice's over its planks. */
+const topEnd = (v: TrussValues, t: TrussLayout["timbers"], mm: (p: number) => number): number =>
+  v.ends === "vertical" || v.kind === "plank" || v.kind === "double"
+    ? (v.kind === "plank" ? 2 * t.plank.v : Math.max(t.endPost.v, t.vertical.v) / 2) + mm(152.4)
+    : 0;
+/** Between the chord ends of two spans on a pier. */
+const GAP = 50.8;
+
+/** The frame of a truss or a truss bridge. Axes: x along it, y to the left, z up; the bottom chord's work line at z = 0. Model mm. Errors: rods that a chord is too narrow for. */
+export function trussFrame(v: TrussValues, ctx: Context): Frame {
+  const l = trussLayout(v, ctx);
+  const b = builder(ctx.structure);
+  const trusses = l.sides.map((place) => sideTruss(b, v, ctx, l, place));
+  if (v.gussets) trusses.forEach((t) => gussetPlates(b, v, ctx, l, t));
+  if (v.position !== "roof" && v.trusses) {
+    const spans = l.starts.map((_, i) => trusses.filter((t) => t.place.span === i + 1) as [SideTruss, SideTruss]);
+    spans.forEach((pair) => {
+      bridgeBracing(b, v, ctx, l, pair);
+      bridgeFloor(b, v, ctx, l, pair);
+    });
+  }
+  piersAndBlocks(b, v, ctx, l, trusses);
+  // every span after the first stands alone: it is lifted in as it is
+  for (let i = 0; i < b.members.length; i++) {
+    const m = b.members[i]!;
+    if (Number(/\/span(\d+)\//.exec(m.id)?.[1] ?? 1) > 1) b.members[i] = { ...m, loose: true };
+  }
+  return b.frame();
+}
+
+/** Chords, webs and their nodes of one side truss. */
+function sideTruss(b: Builder, v: TrussValues, ctx: Context, l: TrussLayout, place: SidePlace): SideTruss {
+  const chords = l.topology.chords.flatMap((c) => chordSticks(b, v, l, place, c, ctx));
+  if (v.kind === "plank") return { place, chords, webs: latticePlanks(b, l, place, chords), lattice: true };
+  const webs = l.topology.webs.flatMap((w) => webSticks(b, v, l, place, w, ctx));
+  if (v.kind === "scissors") scissorsJoints(b, place, chords, webs);
+  else joinNodes(b, v, l, place, chords, webs);
+  return { place, chords, webs, lattice: false };
+}
+
+/** The section of a part of a chord by its role. */
+function roleSection(l: TrussLayout, role: string): ChordSection {
+  if (role === "end post" || role === "rafter") {
+    const t = l.timbers.endPost;
+    return { v: t.v, w: t.w, components: t.components, nominal: t.nominal };
+  }
+  return l.chord;
+}
+const LETTERS: Readonly<Record<string, string>> = {
+  "bottom chord": "B",
+  "top chord": "T",
+  "end post": "E",
+  rafter: "R",
+};
+
+/** A chord as sticks: each runs straight on until it turns or its role changes. */
+function chordSticks(
+  b: Builder,
+  v: TrussValues,
+  l: TrussLayout,
+  place: SidePlace,
+  c: Chord,
+  ctx: Context,
+): ChordStick[] {
+  const at = (name: string): Vec2 => l.topology.points[name]!;
+  const runs: { points: string[]; role: string }[] = [];
+  c.points.slice(1).forEach((to, i) => {
+    const from = c.points[i]!;
+    const last = runs[runs.length - 1];
+    const role = c.roles[i]!;
+    if (last && last.role === role) {
+      const [o, p, q] = [at(last.points[last.points.length - 2]!), at(from), at(to)];
+      const turn = (p[0] - o[0]) * (q[1] - p[1]) - (p[1] - o[1]) * (q[0] - p[0]);
+      if (Math.abs(turn) < 1e-9 * Math.hypot(p[0] - o[0], p[1] - o[1]) * Math.hypot(q[0] - p[0], q[1] - p[1]) + 1e-9) {
+        last.points.push(to);
+        return;
+      }
+    }
+    runs.push({ points: [from, to], role });
+  });
+  const section = runs.map((r) => roleSection(l, r.role));
+  const scissor = c.lane !== 0;
+  const y = scissor ? (Math.sign(c.lane) * (roleSection(l, "rafter").w + l.chord.w)) / 2 : 0;
+  return runs.map((r, i): ChordStick => {
+    const [p, q] = [at(r.points[0]!), at(r.points[r.points.length - 1]!)];
+    const d = normalize(sub([q[0], 0, q[1]], [p[0], 0, p[1]]));
+    const s = section[i]!;
+    const id = `${place.root}/${c.id}${runs.length > 1 ? i + 1 : ""}`;
+    // free where the chord itself ends, not where an inclined end post comes down on another chord
+    const free = (end: 0 | 1): Member["ends"][0] => {
+      const outer = end === 0 ? i === 0 : i === runs.length - 1;
+      if (!outer || scissor) return undefined;
+      if (r.role === "end post") return undefined;
+      if (r.role === "rafter" && l.topology.chords.some((x) => x.id === "bottom")) return undefined;
+      // the tail of a scissors' rafter runs past the chord that laps on it
+      if (r.role === "rafter") {
+        const angle = Math.atan((2 * v.depth) / v.span) - Math.atan((2 * v.innerDepth) / v.span);
+        return { kind: "square", beyond: (l.timbers.endPost.v + l.chord.v) / Math.sin(angle) };
+      }
+      const beyond = c.id === "bottom" ? l.mm(v.chordEnd) : topEnd(v, l.timbers, l.mm);
+      return { kind: "square", beyond };
+    };
+    const member = b.add({
+      id,
+      structure: ctx.structure,
+      assembly: place.root,
+      role: r.role,
+      letter: LETTERS[r.role]!,
+      kind: "strip",
+      nominal: s.nominal,
+      ends: [free(0), free(1)],
+      spliceOver: r.points.slice(1, -1).map((n) => Math.hypot(at(n)[0] - p[0], at(n)[1] - p[1])),
+      body: {
+        shape: "straight",
+        a: place.at(p[0], y, p[1]),
+        b: place.at(q[0], y, q[1]),
+        up: place.turn([-d[2] * Math.sign(d[0] || 1), 0, d[0] * Math.sign(d[0] || 1)]),
+        seat: ["centre", "centre"],
+        components: s.components,
+      },
+    });
+    return { id, chord: c.id, role: r.role, points: r.points, member };
+  });
+}
+
+const ROLE_OF: Readonly<Record<Web["role"], { role: string; letter: string }>> = {
+  vertical: { role: "vertical", letter: "V" },
+  diagonal: { role: "diagonal", letter: "G" },
+  counter: { role: "counter", letter: "C" },
+};
+
+/** How far a web's sticks stand off the middle of the truss, across it. */
+export function lanesOf(l: TrussLayout, w: Web, rodPair: boolean): number[] {
+  const { counter, diagonal } = l.timbers;
+  const own = l.timbers[w.role === "vertical" ? "vertical" : w.role];
+  if (w.lane === 2 || w.lane === -2) return [(Math.sign(w.lane) * diagonal.w) / 2];
+  if (w.lane === 1) {
+    // a pair outside the counters; rods of a Howe pass between its two timbers too
+    const inner = Math.max(counter.w, l.timbers.vertical.round ? l.timbers.vertical.w + 0.1 : 0);
+    return [-1, 1].map((k) => (k * (inner + own.w)) / 2);
+  }
+  if (w.role === "vertical" && own.round && rodPair) return [-1, 1].map((k) => k * ((diagonal.w + own.w) / 2 + 0.1));
+  return [0];
+}
+
+/** Whether rods stand in pairs beside single diagonals. */
+const rodsPaired = (l: TrussLayout): boolean => l.topology.webs.some((w) => w.role === "diagonal" && w.lane === 0);
+const throughRods = (v: TrussValues, l: TrussLayout): boolean =>
+  !!l.timbers.vertical.round && ["howe", "king", "queen"].includes(v.kind);
+
+function webSticks(b: Builder, v: TrussValues, l: TrussLayout, place: SidePlace, w: Web, ctx: Context): WebStick[] {
+  const [p, q] = [l.topology.points[w.a]!, l.topology.points[w.b]!];
+  const end = w.role === "vertical" && (w.a === "L0" || w.a === l.topology.supports[1]) && v.ends === "vertical";
+  const timber = end && !l.timbers.vertical.round ? l.timbers.endPost : end ? l.timbers.endPost : l.timbers[w.role];
+  const rods = throughRods(v, l) && w.role === "vertical" && !end;
+  const lanes = end ? [0] : lanesOf(l, w, rodsPaired(l) && !!l.timbers.vertical.round && rods);
+  const flip = q[1] < p[1] || (q[1] === p[1] && q[0] < p[0]);
+  const [lo, hi] = flip ? [q, p] : [p, q];
+  return lanes.map((y, i): WebStick => {
+    const id = `${place.root}/${w.id}${lanes.length > 1 ? `/${i === 0 ? "near" : "far"}` : ""}`;
+    if (rods) {
+      const reach = Math.abs(y) + timber.w / 2;
+      if (reach > l.chord.w / 2 + 1e-6)
+        throw new Error(
+          `The rods need chords at least ${((2 * reach * ctx.scale.ratio) / 25.4).toFixed(1)} in wide; these are ${((l.chord.w * ctx.scale.ratio) / 25.4).toFixed(1)} in. Add a ply, or take timber verticals.`,
+        );
+    }
+    // a rod stands out of both chords for its washers and nuts; the king post of scissors runs down past them
+    const king = v.kind === "scissors";
+    const past = rods ? l.chord.v / 2 + l.mm(101.6) : king ? l.chord.v : 0;
+    // under ties that lie on the chords its upper end is sunk
+    const top = rods ? (v.floor === "ties" ? l.chord.v / 2 : past) : 0;
+    const d = normalize(sub([hi[0], 0, hi[1]], [lo[0], 0, lo[1]]));
+    const member = b.stick({
+      id,
+      assembly: place.root,
+      role: end ? "end post" : timber.round ? (w.role === "vertical" ? "rod" : `${w.role} rod`) : ROLE_OF[w.role].role,
+      letter: end ? "E" : timber.round ? "D" : ROLE_OF[w.role].letter,
+      timber,
+      a: place.at(lo[0] - d[0] * past, y, lo[1] - d[2] * past),
+      b: place.at(hi[0] + d[0] * top, y, hi[1] + d[2] * top),
+      up: place.turn([-d[2], 0, d[0]]),
+      square: rods || (king ? [true, false] : false),
+    });
+    return { id, web: w, y, timber, member };
+  });
+}
+
+interface AtNode extends NodeEnd {
+  readonly tier: number;
+  readonly lo: number;
+  readonly hi: number;
+}
+
+/** Declares the panel points: what runs through, and who is cut to whom, for each bundle of sticks that share their place across the truss. */
+function joinNodes(
+  b: Builder,
+  v: TrussValues,
+  l: TrussLayout,
+  place: SidePlace,
+  chords: readonly ChordStick[],
+  webs: readonly WebStick[],
+): void {
+  const rods = throughRods(v, l);
+  for (const name of Object.keys(l.topology.points)) {
+    const passing: string[] = [];
+    const ends: AtNode[] = [];
+    for (const c of chords) {
+      const i = c.points.indexOf(name);
+      if (i < 0) continue;
+      const end: 0 | 1 | undefined = i === 0 ? 0 : i === c.points.length - 1 ? 1 : undefined;
+      const wide = roleSectionOf(l, c) / 2;
+      if (end === undefined || c.member.ends[end]) passing.push(c.id);
+      else ends.push({ member: c.id, end, tier: 0, lo: -wide, hi: wide });
+    }
+    for (const w of webs) {
+      if (w.web.a !== name && w.web.b !== name) continue;
+      const rod = rods && w.web.role === "vertical" && w.timber.round;
+      if (rod) {
+        for (const c of [...passing, ...ends.filter((e) => e.tier === 0).map((e) => e.member)])
+          b.join({
+            kind: "rod-in-hole",
+            id: `${w.id}>${c.slice(place.root.length + 1)}`,
+            a: c,
+            b: w.id,
+            clearance: 0,
+            contact: "line",
+          });
+        continue;
+      }
+      const [p, q] = [l.topology.points[w.web.a]!, l.topology.points[w.web.b]!];
+      const low = q[1] < p[1] || (q[1] === p[1] && q[0] < p[0]) ? w.web.b : w.web.a;
+      const tier = w.web.role === "vertical" ? 1 : w.web.role === "diagonal" ? 2 : 3;
+      ends.push({
+        member: w.id,
+        end: name === low ? 0 : 1,
+        tier,
+        lo: w.y - w.timber.w / 2,
+        hi: w.y + w.timber.w / 2,
+      });
+    }
+    if (ends.length === 0) continue;
+    // rods stand where webs of their own lane come to an end
+    const standing = rods
+      ? webs.filter((w) => w.web.role === "vertical" && w.timber.round && (w.web.a === name || w.web.b === name))
+      : [];
+    // two chord ends meet in a mitre; what is of a lower rank is cut to all above it that share its place across the truss
+    [0, 1, 2, 3].forEach((tier) =>
+      clusters(ends.filter((e) => e.tier === tier)).forEach((group, i) => {
+        const overlaps = (lo: number, hi: number): boolean => group.some((e) => lo < e.hi - 1e-6 && e.lo < hi - 1e-6);
+        const above = ends.filter((e) => e.tier < tier && overlaps(e.lo, e.hi)).map((e) => e.member);
+        const here = tier === 0 ? [] : standing.filter((r) => overlaps(r.y - r.timber.w / 2, r.y + r.timber.w / 2));
+        b.nodes.push({
+          id: `${place.root}/at/${name}/${tier}${i > 0 ? `/${i + 1}` : ""}`,
+          passing: [...passing, ...above, ...here.map((r) => r.id)],
+          tiers: [group.map(({ member, end }) => ({ member, end }))],
+          gap: v.gussets && tier > 0 ? l.mm(v.gap) : 0,
+        });
+      }),
+    );
+  }
+}
+const roleSectionOf = (l: TrussLayout, c: ChordStick): number => roleSection(l, c.role).w;
+
+/** Ends that overlap across the truss, together. */
+function clusters(ends: readonly AtNode[]): AtNode[][] {
+  const out: AtNode[][] = [];
+  for (const e of [...ends].sort((p, q) => p.lo - q.lo || p.tier - q.tier)) {
+    const home = out.find((g) => g.some((x) => e.lo < x.hi - 1e-6 && x.lo < e.hi - 1e-6));
+    if (home) home.push(e);
+    else out.push([e]);
+  }
+  return out;
+}
+
+/** Scissors: the lower chords lap on the rafters' sides and pass each other in the middle. */
+function scissorsJoints(b: Builder, place: SidePlace, chords: readonly ChordStick[], webs: readonly WebStick[]): void {
+  const rafters = chords.filter((c) => c.role === "rafter");
+  const [left, right] = [rafters[0]!, rafters[1]!];
+  const king = webs[0]!;
+  b.nodes.push({
+    id: `${place.root}/at/ridge`,
+    tiers: [
+      [
+        { member: left.id, end: 1 },
+        { member: right.id, end: 0 },
+      ],
+      [{ member: king.id, end: 1 }],
+    ],
+    gap: 0,
+  });
+  for (const c of chords.filter((x) => x.role !== "rafter")) {
+    const near = c.chord === "left";
+    const onto: Face = near ? "+w" : "-w";
+    [near ? left : right, near ? right : left].forEach((r, end) =>
+      b.join({
+        kind: "lap",
+        id: `${c.id}>${r.id.slice(place.root.length + 1)}`,
+        a: c.id,
+        b: r.id,
+        aFace: "-w",
+        bFace: onto,
+        contact: "face",
+        finish: { end: end as 0 | 1, finish: "square", beyond: 0, past: "+v" },
+      }),
+    );
+    // the king post passes between both, as thick as a rafter or thinner
+    b.join({ kind: "lap", id: `${c.id}>king`, a: c.id, b: king.id, aFace: "-w", bFace: onto, contact: "gap" });
+  }
+}

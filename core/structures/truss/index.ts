@@ -1,0 +1,35 @@
+import type { StructureKind } from "../kind";
+import { defaultsOf } from "../spec";
+import { trussCheck, trussRemarks, trussShown } from "./check";
+import { trussDimensions } from "./dimensions";
+import { trussFrame } from "./frame";
+import { TrussParams, trussSpec, type TrussValues } from "./parameters";
+import { TRUSS_KINDS } from "./topology";
+
+export { outlineOf } from "./frame";
+export { forcesOf, type MemberForces, type NoForces } from "./statics";
+export { spanUnderTrain, SPAN_LIMITS, type SpanCheck } from "./span";
+export { whyOf } from "./explain";
+export type { TrussValues } from "./parameters";
+
+/** Timber truss: a bridge of one or several spans, or a roof truss by itself. */
+export const truss: StructureKind = {
+  id: "truss",
+  name: "Timber truss",
+  version: 1,
+  spec: trussSpec,
+  Params: TrussParams,
+  home: "side",
+  initial: () => ({ ...defaultsOf(trussSpec) }),
+  check: (p) => trussCheck(p as TrussValues),
+  shown: (p, path) => trussShown(p as TrussValues, path),
+  frame: (p, ctx) => trussFrame(p as TrussValues, ctx),
+  dimensions: (p, ctx) => trussDimensions(p as TrussValues, ctx),
+  centreLine: () => undefined,
+  remarks: (p) => trussRemarks(p as TrussValues),
+  describe: (p) => {
+    const v = p as TrussValues;
+    const kind = TRUSS_KINDS.find((k) => k.value === v.kind)?.label ?? v.kind;
+    return `${kind} truss${v.position === "roof" ? "" : `, ${v.position}`}${v.spans > 1 ? `, ${v.spans} spans` : ""}`;
+  },
+};
