@@ -33,6 +33,10 @@ interface Props {
   readonly fitKey: string;
   /** SVG in board pixels. */
   readonly children: (v: BoardView) => ReactNode;
+  /** HTML under it: what is painted rather than drawn. */
+  readonly underlay?: (v: BoardView) => ReactNode;
+  /** The sticks under a point of the drawing, nearest first, where they are painted. */
+  readonly hit?: (p: Vec2) => readonly string[];
   /** HTML over the drawing. */
   readonly overlay?: (v: BoardView) => ReactNode;
   /** Standing things: toolbars and the title block. */
@@ -62,6 +66,8 @@ export function Board({
   padding = DEFAULT_PADDING,
   fitKey,
   children,
+  underlay,
+  hit,
   overlay,
   furniture,
   onPoint,
@@ -167,7 +173,10 @@ export function Board({
     if (!pointers.current.delete(e.pointerId)) return;
     if (moved.current < 4 && view && e.type === "pointerup") {
       const p = at(e);
-      onPoint?.(view.toWorld(p[0], p[1]), sticksAt(e.clientX, e.clientY));
+      onPoint?.(view.toWorld(p[0], p[1]), [
+        ...sticksAt(e.clientX, e.clientY),
+        ...(hit?.(view.toWorld(p[0], p[1])) ?? []),
+      ]);
     }
   };
 
@@ -180,6 +189,7 @@ export function Board({
     >
       {view && (
         <>
+          {underlay?.(view)}
           <svg
             width={view.width}
             height={view.height}

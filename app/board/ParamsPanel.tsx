@@ -1,5 +1,5 @@
 import { COMMON_SIZES } from "core/lumber";
-import { kindOf, type Spec } from "core/structures";
+import { kindOf, paramAt, pathsOf } from "core/structures";
 import { toast } from "sonner";
 import { chosenVariant, useJob } from "~/job/JobContext";
 import { SelectField, TextField } from "~/ui/Fields";
@@ -12,7 +12,9 @@ export function ParamsPanel({ structure }: { structure: string }) {
   const s = doc.structures.find((x) => x.id === structure)!;
   const kind = kindOf(s.kind);
   const params = chosenVariant(s).params;
-  const paths = pathsOf(kind.spec).filter((p) => kind.shown(params, p.path));
+  const paths = pathsOf(kind.spec)
+    .filter((p) => kind.shown(params, p))
+    .map((path) => ({ path, group: paramAt(kind.spec, path)!.group }));
   const groups = [...new Set(paths.map((p) => p.group))];
   return (
     <div className="space-y-5">
@@ -34,12 +36,6 @@ export function ParamsPanel({ structure }: { structure: string }) {
         </fieldset>
       ))}
     </div>
-  );
-}
-
-function pathsOf(spec: Spec): { path: string; group: string }[] {
-  return Object.entries(spec).flatMap(([k, p]) =>
-    p.type === "list" ? p.labels.map((_, i) => ({ path: `${k}.${i}`, group: p.group })) : [{ path: k, group: p.group }],
   );
 }
 
@@ -87,6 +83,22 @@ function ParamField({ structure, path }: { structure: string; path: string }) {
           keep={p.set}
         />
       );
+    case "number":
+      return (
+        <TextField
+          label={
+            <>
+              {p.label} <span className="text-ink-2">({p.spec.unit.trim() || "a number"})</span>
+            </>
+          }
+          value={p.text}
+          hint={p.spec.help}
+          keep={p.set}
+        />
+      );
+    case "lengths":
+    case "points":
+      return <TextField long label={p.label} value={p.text} hint={`${p.unitHint}. ${p.spec.help}`} keep={p.set} />;
     case "batter":
       return <TextField label={p.label} value={p.text} hint={`Inches in 12. ${p.spec.help}`} keep={p.set} />;
   }

@@ -15,7 +15,7 @@ export function Ticket() {
   const { design, selected, select, doc, statuses, edit } = useJob();
   const { P, M, up } = useUnits();
   const items = useMemo(() => new Map(catalogue(design.scale).map((i) => [i.id, i])), [design.scale]);
-  const piece = design.pieces.find((p) => p.sticks.includes(selected ?? ""));
+  const piece = selected ? design.pieces.find((p) => p.sticks.includes(selected)) : undefined;
   if (!piece || !selected)
     return (
       <section>

@@ -1,4 +1,14 @@
-import { kindOf, paramAt, printParam, valueAt, withValue, type SingleParam } from "core/structures";
+import {
+  kindOf,
+  paramAt,
+  printParam,
+  printProfile,
+  readProfile,
+  valueAt,
+  withValue,
+  type Profile,
+  type SingleParam,
+} from "core/structures";
 import { barePrototype, parseLength, printPrototype, type Prototype } from "core/units";
 import { chosenVariant, useJob, type Recipe } from "~/job/JobContext";
 
@@ -23,9 +33,13 @@ export function useParam(structure: string, path: string) {
   const text =
     spec.type === "length"
       ? printPrototype(Number(value) as Prototype, unit, 64)
-      : spec.type === "batter"
+      : spec.type === "batter" || spec.type === "number"
         ? String(Number(Number(value).toFixed(4)))
-        : String(value);
+        : spec.type === "lengths"
+          ? (value as readonly Prototype[]).map((x) => printPrototype(x, unit, 64)).join(", ")
+          : spec.type === "points"
+            ? printProfile(value as Profile, barePrototype(unit))
+            : String(value);
   const setValue = (v: unknown): readonly string[] =>
     edit(
       `${spec.label}: ${typeof v === "string" || typeof v === "boolean" ? String(v) : printParam(spec, v)}`,
@@ -33,23 +47,61 @@ export function useParam(structure: string, path: string) {
     );
   const set = (words: string): readonly string[] => {
     const read = readParam(spec, words, barePrototype(unit));
-    return read.ok ? (Math.abs(Number(read.value) - Number(value)) < 1e-9 ? [] : setValue(read.value)) : [read.error];
+    if (!read.ok) return [read.error];
+    const same = typeof read.value === "number" && Math.abs(read.value - Number(value)) < 1e-9;
+    return same ? [] : setValue(read.value);
   };
   const unitHint =
     spec.type === "length"
       ? `prototype, a bare number is ${unit === "m" ? "metres" : "feet"}`
       : spec.type === "batter"
         ? "inches in 12"
-        : "a whole number";
+        : spec.type === "number"
+          ? spec.unit.trim() || "a number"
+          : spec.type === "lengths"
+            ? `One after another with commas; a bare number is ${unit === "m" ? "metres" : "feet"}`
+            : spec.type === "points"
+              ? `A line for each point: ${spec.columns.join(", ").toLowerCase()}, in ${unit === "m" ? "metres" : "feet"}; paste CSV here`
+              : "a whole number";
   return { spec, value, text, set, setValue, unitHint, label: spec.label };
 }
 
-type Read = { readonly ok: true; readonly value: number | string } | { readonly ok: false; readonly error: string };
+type Read =
+  | { readonly ok: true; readonly value: number | string | readonly number[] | Profile }
+  | { readonly ok: false; readonly error: string };
 /** Reads what was typed for a parameter. */
 export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): Read {
   if (spec.type === "length") {
     const p = parseLength(words, bare);
     return p.ok ? { ok: true, value: p.mm } : p;
+  }
+  if (spec.type === "points") {
+    const p = readProfile(words, bare);
+    return p.ok ? { ok: true, value: p.points } : p;
+  }
+  if (spec.type === "lengths") {
+    const out: number[] = [];
+    for (const w of words.split(/[,;\n]+/).filter((x) => x.trim() !== "")) {
+      const p = parseLength(w, bare);
+      if (!p.ok) return p;
+      out.push(p.mm);
+    }
+    return { ok: true, value: out };
+  }
+  if (spec.type === "number") {
+    const n = Number(
+      words
+        .trim()
+        .replace(/[−–]/, "-")
+        .replace(",", ".")
+        .replace(/\s*(%|°|mm|in|g per 100 mm|in 12|in\.)\s*$/i, ""),
+    );
+    return words.trim() !== "" && Number.isFinite(n)
+      ? { ok: true, value: n }
+      : {
+          ok: false,
+          error: `Read “${words.trim()}”; write a number${spec.unit.trim() ? ` in ${spec.unit.trim()}` : ""}, such as ${spec.def}.`,
+        };
   }
   if (spec.type === "batter" || spec.type === "count") {
     const m =

@@ -1,7 +1,7 @@
 import { enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
 import { toast } from "sonner";
-import { findings as findingsOf, type Finding } from "core/checks";
+import type { Finding } from "core/checks";
 import {
   cutStatuses,
   designOf,
@@ -14,6 +14,7 @@ import {
   type VariantDoc,
 } from "core/job";
 import type { JobState } from "~/data/jobs.server";
+import { useFindings } from "./useFindings";
 
 enablePatches();
 export type Recipe = (draft: Draft<JobDoc>) => void;
@@ -24,6 +25,8 @@ export interface JobApi {
   readonly doc: JobDoc;
   readonly design: Design;
   readonly findings: readonly Finding[];
+  /** The findings are those of an earlier state: the check of this one is under way. */
+  readonly checking: boolean;
   readonly issues: readonly Issue[];
   readonly statuses: readonly CutStatus[];
   /** Changes the design: kept as one revision. Answers why not, and then nothing changed. */
@@ -213,13 +216,14 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const marks = useMemo(() => issuedMarks(issues), [issues]);
   const design = useMemo(() => designOf(shown, marks), [shown, marks]);
   const settled = useMemo(() => designOf(doc, marks), [doc, marks]);
-  const found = useMemo(() => findingsOf(settled), [settled]);
+  const { findings: found, checking } = useFindings(doc, settled, marks);
   const statuses = useMemo(() => cutStatuses(settled, issues), [settled, issues]);
   const api: JobApi = {
     id: initial.id,
     doc: shown,
     design,
     findings: found,
+    checking,
     issues,
     statuses,
     edit,

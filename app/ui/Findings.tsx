@@ -12,14 +12,19 @@ const LOOK = {
 
 /** What Cardo thinks of the design: each a sentence, with its remedy and a way to set it aside. */
 export function Findings({ only }: { only?: (f: Finding) => boolean }) {
-  const { findings } = useJob();
+  const { findings, checking } = useJob();
   const shown = only ? findings.filter(only) : findings;
   const open = shown.filter((f) => f.aside === undefined);
   const aside = shown.filter((f) => f.aside !== undefined);
   return (
     <section aria-label="Findings">
       <h2 className="label">Findings</h2>
-      {open.length === 0 && (
+      {checking && (
+        <p className="mt-1 text-[15px] text-ink-2" role="status">
+          Checking every joint …
+        </p>
+      )}
+      {open.length === 0 && !checking && (
         <p className="mt-1 text-[15px]">
           <span className="font-semibold text-verdigris">✓ Nothing to object to.</span>
         </p>

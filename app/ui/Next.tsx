@@ -23,7 +23,7 @@ function useNext(): { readonly stage: string; readonly text: string } {
       ? { stage: "stock", text: `Choose stock for ${open} ${open === 1 ? "section" : "sections"}` }
       : { stage: "jigs", text: "Print the jigs" };
   if (last.hash !== designHash(design)) return { stage: "jigs", text: "The printed jigs are stale: print them again" };
-  const todo = design.pieces.reduce((n, p) => n + p.sticks.length, 0) - statuses.filter(serves).length;
+  const todo = design.structures.reduce((n, s) => n + s.resolved.sticks.length, 0) - statuses.filter(serves).length;
   return todo > 0 ? { stage: "cutting", text: `Cut ${todo} pieces` } : { stage: "bench", text: "All is cut: build it" };
 }
 

@@ -11,7 +11,7 @@ import {
 import { cutLength } from "../cutting";
 import { dot, type Vec2 } from "../geometry";
 import { boundsOf } from "../geometry";
-import { catalogue } from "../lumber";
+import { catalogue, OTHER_STOCK } from "../lumber";
 import { VIEWS } from "../drawing";
 import { longestStick, whereWords, type Design, type StructureDesign } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
@@ -194,6 +194,7 @@ function lengthFindings(d: Design): Finding[] {
   const items = new Map(catalogue(d.scale).map((i) => [i.id, i]));
   const longestOf = longestStick(d.doc, d.scale);
   return d.pieces.flatMap((p): Finding[] => {
+    if (OTHER_STOCK[p.stock]) return [];
     const longest = longestOf(p.stock) + d.doc.cutting.allowance;
     const need = cutLength(p, d.doc.cutting);
     if (need <= longest + 0.005) return [];

@@ -1,5 +1,5 @@
 import type { Piece } from "../frame";
-import type { StockItem } from "../lumber";
+import { OTHER_STOCK, type StockItem } from "../lumber";
 import { model, type Model } from "../units";
 import type { LinearSolver } from "./linear";
 import type { StickProblem, StickResult, StockLength } from "./problem";
@@ -55,10 +55,17 @@ export function wantedByItem(
   done: ReadonlySet<string> = new Set(),
 ): ReadonlyMap<string, readonly Wanted[]> {
   const out = new Map<string, Wanted[]>();
-  for (const p of pieces)
-    for (const stick of p.sticks)
-      if (!done.has(stick))
-        out.set(p.stock, [...(out.get(p.stock) ?? []), { mark: p.mark, stick, length: cutLength(p, settings) }]);
+  for (const p of pieces) {
+    // castings, blocks and sheet parts come off no stick
+    if (OTHER_STOCK[p.stock]) continue;
+    const length = cutLength(p, settings);
+    for (const stick of p.sticks) {
+      if (done.has(stick)) continue;
+      const own = out.get(p.stock);
+      if (own) own.push({ mark: p.mark, stick, length });
+      else out.set(p.stock, [{ mark: p.mark, stick, length }]);
+    }
+  }
   return out;
 }
 

@@ -8,11 +8,11 @@ export interface View {
   readonly up: Vec3;
   readonly eye: Vec3;
 }
-/** Bents stand across the track: the front is seen looking back along it, the side from the left of the bent. */
+/** Bents stand across the track: the front is seen looking back along it, the side from the right of the track, the plan from above with the track running to the right. */
 export const VIEWS: Readonly<Record<View["id"], View>> = {
   front: { id: "front", right: [0, 1, 0], up: [0, 0, 1], eye: [1, 0, 0] },
   side: { id: "side", right: [1, 0, 0], up: [0, 0, 1], eye: [0, -1, 0] },
-  plan: { id: "plan", right: [0, 1, 0], up: [-1, 0, 0], eye: [0, 0, 1] },
+  plan: { id: "plan", right: [1, 0, 0], up: [0, 1, 0], eye: [0, 0, 1] },
 };
 /** One stick on an elevation: the outlines of its parts, [right, up] mm, and how near it is to the eye. */
 export interface Shown {

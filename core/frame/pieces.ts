@@ -36,9 +36,7 @@ export function piecesOf(sticks: readonly Resolved[], issued: readonly IssuedMar
     const bucket = (k: number): string => `${s.stock}|${s.member.letter}|${k}`;
     const k = Math.round(shape.overall / (4 * TOLERANCE.samePiece));
     const near = [k, k - 1, k + 1].flatMap((n) => buckets.get(bucket(n)) ?? []);
-    const home = near
-      .sort((a, b) => a.place - b.place)
-      .find((g) => samePiece(g.shape, shape, s.member.turning));
+    const home = near.sort((a, b) => a.place - b.place).find((g) => samePiece(g.shape, shape, s.member.turning));
     if (home) home.sticks.push(s.id);
     else {
       const g = { first: s, shape, sticks: [s.id], place: groups.length };

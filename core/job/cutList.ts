@@ -1,5 +1,5 @@
 import { nominalOf, type EndCut } from "../frame";
-import { catalogue } from "../lumber";
+import { catalogue, OTHER_STOCK } from "../lumber";
 import { printFeetInches, printNumber, toPrototype } from "../units";
 import type { Design } from "./design";
 
@@ -47,7 +47,7 @@ export function whereWords(stick: string): string {
     .slice(parts[1] === "bent" ? 2 : 1)
     .map((w) =>
       w
-        .replace(/^(story|level|bay)(\d)/, "$1 $2")
+        .replace(/^(story|level|bay|bent|span|track|ply|from|girt|plank|bulkhead|pier)(\d)/, "$1 $2")
         .replace(/^place(\d+)$/, "frame $1")
         .replace(/-mirrored/, " mirrored")
         .replace(/#s(\d+)$/, ", part $1")
@@ -65,8 +65,8 @@ export function cutRows(d: Design): CutRow[] {
     mark: p.mark,
     count: p.sticks.length,
     piece: p.role,
-    nominal: nominalOf(p.shape.kind, p.nominal),
-    stock: names.get(p.stock) ?? p.stock,
+    nominal: OTHER_STOCK[p.stock] ? "" : nominalOf(p.shape.kind, p.nominal),
+    stock: names.get(p.stock) ?? OTHER_STOCK[p.stock] ?? p.stock,
     section_mm: p.shape.section.map((x) => x.toFixed(2)).join(" × "),
     overall_mm: mm(p.shape.overall),
     overall_prototype: printFeetInches(toPrototype(d.scale, p.shape.overall)),

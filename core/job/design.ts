@@ -72,6 +72,24 @@ export function longestStick(doc: JobDoc, scale: Scale): (stock: string) => numb
   };
 }
 
+/** Structures framed before: a change to one leaves the others' documents the same objects, and so their frames. */
+const framed = new WeakMap<
+  VariantDoc,
+  {
+    readonly stock: JobDoc["stock"];
+    readonly cutting: JobDoc["cutting"];
+    readonly scale: JobDoc["brief"]["scale"];
+    readonly id: string;
+    readonly names: ReadonlySet<string>;
+    readonly design: StructureDesign;
+  }
+>();
+
+/** One variant of a structure as a design of its own, with its pieces: what a comparison sets side by side. */
+export function designVariant(doc: JobDoc, structure: StructureDoc, variant: VariantDoc): Design {
+  return designOf({ ...doc, structures: [{ ...structure, chosen: variant.id }] });
+}
+
 /** Everything a job makes: the chosen variant of each structure framed, its sticks grouped into marked pieces. `issued` are the marks given out with earlier issues. */
 export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Design {
   const scale = scaleOf(doc.brief.scale.id, doc.brief.scale.ratio);
@@ -79,15 +97,34 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
   const longest = longestStick(doc, scale);
   const structures = doc.structures.map((s) => {
     const variant = s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
-    return designStructure(s, variant, { structure: s.id, scale, stock }, longest);
+    const known = framed.get(variant);
+    if (
+      known &&
+      known.stock === doc.stock &&
+      known.cutting === doc.cutting &&
+      known.scale === doc.brief.scale &&
+      known.id === s.id
+    ) {
+      known.names.forEach(stock);
+      return { ...known.design, structure: s };
+    }
+    const names = new Set<string>();
+    const noted = (name: string): Match => (names.add(name), stock(name));
+    const design = designStructure(s, variant, { structure: s.id, scale, stock: noted }, longest);
+    framed.set(variant, { stock: doc.stock, cutting: doc.cutting, scale: doc.brief.scale, id: s.id, names, design });
+    return design;
   });
   const sticks = structures.flatMap((s) => s.resolved.sticks);
+  let pieces: readonly Piece[] | undefined;
   const inUse = new Set(sticks.map((s) => nominalOf(s.member.kind, s.member.nominal)));
   return {
     doc,
     scale,
     structures,
-    pieces: piecesOf(sticks, issued),
+    // grouping takes longer than framing, and a drawing can be shown without it
+    get pieces() {
+      return (pieces ??= piecesOf(sticks, issued));
+    },
     stock: new Map([...used].filter(([name]) => inUse.has(name)).sort()),
   };
 }

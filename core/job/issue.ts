@@ -113,8 +113,10 @@ const sameEnds = (a: PieceShape, b: PieceShape): boolean =>
 
 /** Every cut stick told whether it still serves. */
 export function cutStatuses(d: Design, issues: readonly Issue[]): CutStatus[] {
+  const cut = [...cutSticks(issues)];
+  if (cut.length === 0) return [];
   const now = new Map(d.pieces.flatMap((p) => p.sticks.map((s) => [s, p] as const)));
-  return [...cutSticks(issues)].map(([stick, { issue, piece: frozen }]): CutStatus => {
+  return cut.map(([stick, { issue, piece: frozen }]): CutStatus => {
     const base = { stick, mark: frozen.mark, role: frozen.role, at: issue.at, frozen };
     const cur = now.get(stick);
     if (!cur) return { ...base, state: "not needed", by: 0, words: "no longer needed" };

@@ -40,6 +40,9 @@ const pairs = (sizes: readonly number[]): [number, number][] =>
 const inch = (n: number): Model => model(n * MM_PER_INCH);
 const thou = (n: number): string => `.${String(n).padStart(3, "0")}`;
 
+/** What is not cut from a stick: its name in lists. */
+export const OTHER_STOCK: Readonly<Record<string, string>> = { cast: "casting or block", sheet: "sheet" };
+
 /** Everything the five series offer at a scale, in a fixed order. Lengths are the usual ones (common practice). */
 export function catalogue(scale: Scale): readonly StockItem[] {
   const scaleLumber = pairs(SCALE_INCHES).map(([t, w]): StockItem => ({

@@ -1,6 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { ChevronDownIcon } from "@heroicons/react/20/solid";
-import { useMemo, useState } from "react";
+import { lazy, Suspense, useMemo, useState } from "react";
 import { toast } from "sonner";
 import { elevation, VIEWS, type View } from "core/drawing";
 import { scaleOfDrawing } from "core/job";
@@ -27,6 +27,13 @@ import { FindingMarks } from "./FindingMarks";
 import { Marks } from "./Marks";
 import { TracedNote } from "./TracedNote";
 import { VariantBar } from "./VariantBar";
+import { PAINT_FROM, SticksCanvas, sticksUnder } from "~/board/SticksCanvas";
+import { Compare } from "./Compare";
+import { ForcesPanel, forceTint, useForces } from "./Forces";
+import { GroundLine, groundLine, useGroundTool, useTrestle } from "./Ground";
+import { usePieces } from "./usePieces";
+
+const Space = lazy(() => import("./space/Space"));
 
 const PADDING = [118, 96, 130, 104] as const;
 
@@ -34,19 +41,36 @@ export default function Framing() {
   const job = useJob();
   const { P, M } = useUnits();
   const [which, setWhich] = useState(0);
-  const [view, setView] = useState<View["id"]>("front");
-  const [tab, setTab] = useState<"piece" | "parameters">("piece");
-  const [show, setShow] = useState({ dims: true, marks: true, roles: false });
+  const [picked, setView] = useState<{ structure: string; view: View["id"] | "space" }>();
+  const [tab, setTab] = useState<"piece" | "parameters" | "forces">("piece");
+  const [show, setShow] = useState({ dims: true, marks: true, roles: false, forces: false });
+  const [comparing, setComparing] = useState(false);
   const [cursor, setCursor] = useState<readonly [number, number]>();
   const [board, setBoard] = useState<BoardView>();
   const [said, setSaid] = useState("");
   const design = job.design.structures[Math.min(which, job.design.structures.length - 1)];
+  const home = design?.kind.home ?? "front";
+  const wanted = picked && picked.structure === design?.structure.id ? picked.view : home;
+  const inSpace = wanted === "space";
+  const view = inSpace ? home : wanted;
   const shown = useMemo(() => (design ? elevation(design.resolved.sticks, VIEWS[view]) : []), [design, view]);
+  const large = shown.length > PAINT_FROM;
+  const trestle = useTrestle(design);
+  const forces = useForces(design);
+  const ground = useGroundTool(design?.structure.id, trestle);
+  const pieces = usePieces(job.design);
   const bounds = useMemo(() => {
-    const pts = shown.flatMap((s) => s.outlines.flat());
-    if (pts.length === 0) return { min: [-30, -60] as const, max: [30, 0] as const };
-    const of = (k: 0 | 1, f: (...n: number[]) => number): number => f(...pts.map((p) => p[k]));
-    return { min: [of(0, Math.min), of(1, Math.min)] as const, max: [of(0, Math.max), of(1, Math.max)] as const };
+    let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+    for (const s of shown)
+      for (const o of s.outlines)
+        for (const p of o) {
+          x0 = Math.min(x0, p[0]);
+          y0 = Math.min(y0, p[1]);
+          x1 = Math.max(x1, p[0]);
+          y1 = Math.max(y1, p[1]);
+        }
+    if (!Number.isFinite(x0)) return { min: [-30, -60] as const, max: [30, 0] as const };
+    return { min: [x0, y0] as const, max: [x1, y1] as const };
   }, [shown]);
   const dims = useMemo(
     () => (design && !design.fault ? design.kind.dimensions(design.variant.params, design.context) : []),
@@ -57,9 +81,11 @@ export default function Framing() {
     [design],
   );
   const hidden = useMemo(() => {
+    // only of a single frame is what lies behind it drawn dashed
+    if (design?.kind.home !== "front") return new Set<string>();
     const depth = Math.min(...shown.filter((s) => /post|cap|sill/.test(s.role)).map((s) => s.far));
     return new Set(shown.filter((s) => s.near <= depth + 0.01).map((s) => s.id));
-  }, [shown]);
+  }, [shown, design]);
   const structureId = design?.structure.id;
   const drawing = job.doc.drawings.find(
     (d) => d.under.some((u) => u.structure === structureId && u.view === view) && scaleOfDrawing(d),
@@ -68,6 +94,8 @@ export default function Framing() {
   const sheetScale = drawing && scaleOfDrawing(drawing);
   const lines = useLines(drawing?.lines?.hash);
   if (!design) return <FramingStart />;
+  if (comparing && design.structure.variants.length > 1)
+    return <Compare structure={design.structure} close={() => setComparing(false)} />;
 
   const s = design.structure;
   const placed = job.findings.filter((f) => f.structure === s.id && f.at && f.aside === undefined);
@@ -79,16 +107,19 @@ export default function Framing() {
     d.unit === "batter" ? printParam(paramAt(kindOf(s.kind).spec, d.param!)!, d.value) : P(d.value);
   const unit = 1 / job.design.scale.ratio;
   const centre = design.kind.centreLine(design.variant.params, design.context);
-  const height = dims.find((d) => d.id === "height")?.value ?? 0;
-  const count = job.design.pieces.filter((p) => p.sticks.some((x) => x.startsWith(`${s.id}/`)));
-  const selected = job.design.pieces.find((p) => p.sticks.includes(job.selected ?? ""));
+  const height = dims.find((d) => d.id === (design.kind.id === "truss" ? "span" : "height"))?.value ?? 0;
+  const drawsDims = view === home;
+  const line2 = trestle && view === "side" ? groundLine(trestle, job.design.scale.ratio) : [];
+  const tint = show.forces && forces?.f.ok ? forceTint(forces.f) : undefined;
+  const count = pieces.filter((p) => p.sticks.some((x) => x.startsWith(`${s.id}/`)));
+  const selected = job.selected ? pieces.find((p) => p.sticks.includes(job.selected!)) : undefined;
   const line: [string, string] = selected
     ? [
         `${P(selected.shape.overall / unit)} ${selected.role} ${selected.mark}, tip to tip`,
         `${M(selected.shape.overall, 2)} · ${otherModel(selected.shape.overall)} on the model`,
       ]
     : [
-        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : "top of cap to foot of sill"}`,
+        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : design.kind.id === "truss" ? "span" : design.kind.id === "trestle" ? "high at the tallest bent" : "top of cap to foot of sill"}`,
         `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`,
       ];
   function otherModel(mm: number): string {
@@ -100,117 +131,171 @@ export default function Framing() {
     <div className="flex h-full flex-col">
       <div className="flex min-h-0 flex-1">
         <div className="relative flex min-w-0 flex-1">
-          <Board
-            label={`${s.name}, ${view} elevation`}
-            bounds={bounds}
-            padding={PADDING}
-            fitKey={`${s.id}/${view}`}
-            onView={setBoard}
-            unitMm={1}
-            onPoint={(_, sticks) =>
-              job.select(sticks[(sticks.indexOf(job.selected ?? "") + 1) % Math.max(1, sticks.length)])
-            }
-            onMove={setCursor}
-            overlay={(v) =>
-              show.dims &&
-              view === "front" && (
-                <>
-                  <DimensionFigures
-                    placed={placeDimensions({ dims, view: v, bounds, print })}
-                    print={print}
-                    structure={s.id}
-                    tell={tell}
-                  />
-                  <Handles dims={dims} view={v} structure={s.id} scale={job.design.scale} tell={tell} />
-                </>
-              )
-            }
-            furniture={
-              <p className="pointer-events-none absolute right-5 bottom-3.5 flex border-[1.5px] border-ink bg-film text-[15px]">
-                <span className="head border-r-[1.5px] border-ink px-2.5 py-0.5">
-                  {design.kind.describe(design.variant.params)}
-                </span>
-                <span className="head px-2.5 py-0.5">
-                  {design.resolved.sticks.length} pieces · {count.length} marks
-                </span>
-              </p>
-            }
-          >
-            {(v) => (
-              <>
-                <rect width={v.width} height={v.height} fill="transparent" />
-                {drawing?.picture && under && sheetScale && under.opacity > 0 && (
-                  <PictureTiles
-                    picture={drawing.picture}
-                    scale={sheetScale}
-                    anchor={under.anchor}
-                    unit={unit}
-                    view={v}
-                    opacity={under.opacity}
-                  />
-                )}
-                {lines && under && sheetScale && under.opacity > 0 && (
-                  <g opacity={under.opacity}>
-                    <LinesLayer
-                      lines={lines}
-                      hidden={drawing!.lines!.hidden}
-                      onBoard={(p) => {
-                        const [x, y] = fromPixel(sheetScale, under.anchor, p);
-                        return [x * unit, y * unit];
-                      }}
-                      view={v}
-                      paper={false}
+          {inSpace ? (
+            <Suspense fallback={<p className="m-auto text-ink-2">Setting it up in space …</p>}>
+              <Space
+                name={s.name}
+                sticks={design.resolved.sticks}
+                selected={job.selected}
+                select={job.select}
+                isStyrene={isStyrene}
+              />
+            </Suspense>
+          ) : (
+            <Board
+              label={`${s.name}, ${view} elevation`}
+              bounds={bounds}
+              padding={PADDING}
+              fitKey={`${s.id}/${view}`}
+              onView={setBoard}
+              unitMm={1}
+              underlay={(v) =>
+                large && (
+                  <SticksCanvas shown={shown} view={v} selected={job.selected} styrene={styrene} roles={show.roles} />
+                )
+              }
+              {...(large ? { hit: (p: readonly [number, number]) => sticksUnder(shown, p) } : {})}
+              {...(ground.draws ? { cursor: "crosshair" } : {})}
+              onPoint={(p, sticks) =>
+                ground.draws
+                  ? ground.press(p, board?.k ?? 1)
+                  : job.select(sticks[(sticks.indexOf(job.selected ?? "") + 1) % Math.max(1, sticks.length)])
+              }
+              onMove={setCursor}
+              overlay={(v) =>
+                show.dims &&
+                drawsDims && (
+                  <>
+                    <DimensionFigures
+                      placed={placeDimensions({ dims, view: v, bounds, print })}
+                      print={print}
+                      structure={s.id}
+                      tell={tell}
                     />
+                    <Handles dims={dims} view={v} structure={s.id} scale={job.design.scale} tell={tell} />
+                  </>
+                )
+              }
+              furniture={
+                <p className="pointer-events-none absolute right-5 bottom-3.5 flex border-[1.5px] border-ink bg-film text-[15px]">
+                  <span className="head border-r-[1.5px] border-ink px-2.5 py-0.5">
+                    {design.kind.describe(design.variant.params)}
+                  </span>
+                  <span className="head px-2.5 py-0.5">
+                    {design.resolved.sticks.length} pieces · {count.length} marks
+                  </span>
+                </p>
+              }
+            >
+              {(v) => (
+                <>
+                  <rect width={v.width} height={v.height} fill="transparent" />
+                  {drawing?.picture && under && sheetScale && under.opacity > 0 && (
+                    <PictureTiles
+                      picture={drawing.picture}
+                      scale={sheetScale}
+                      anchor={under.anchor}
+                      unit={unit}
+                      view={v}
+                      opacity={under.opacity}
+                    />
+                  )}
+                  {lines && under && sheetScale && under.opacity > 0 && (
+                    <g opacity={under.opacity}>
+                      <LinesLayer
+                        lines={lines}
+                        hidden={drawing!.lines!.hidden}
+                        onBoard={(p) => {
+                          const [x, y] = fromPixel(sheetScale, under.anchor, p);
+                          return [x * unit, y * unit];
+                        }}
+                        view={v}
+                        paper={false}
+                      />
+                    </g>
+                  )}
+                  <g transform={v.transform}>
+                    {!large && (
+                      <Sticks
+                        shown={shown}
+                        selected={job.selected}
+                        styrene={styrene}
+                        hidden={hidden}
+                        roles={show.roles}
+                        ghost={!!under && under.opacity > 0}
+                        tint={tint}
+                      />
+                    )}
                   </g>
-                )}
-                <g transform={v.transform}>
-                  <Sticks
-                    shown={shown}
-                    selected={job.selected}
-                    styrene={styrene}
-                    hidden={hidden}
-                    roles={show.roles}
-                    ghost={!!under && under.opacity > 0}
-                  />
-                </g>
-                {view === "front" && centre !== undefined && (
-                  <line
-                    x1={v.X(centre)}
-                    x2={v.X(centre)}
-                    y1={v.Y(bounds.max[1]) - 14}
-                    y2={v.Y(bounds.min[1]) + 14}
-                    stroke="var(--ink-2)"
-                    strokeWidth={0.9}
-                    strokeDasharray="18 4 4 4"
-                    style={{ pointerEvents: "none" }}
-                  />
-                )}
-                {show.dims && view === "front" && (
-                  <DimensionLines placed={placeDimensions({ dims, view: v, bounds, print })} />
-                )}
-                {view === "front" && <FindingMarks findings={placed} view={v} />}
-                {show.marks && <Marks shown={shown} hidden={hidden} view={v} />}
-              </>
-            )}
-          </Board>
+                  {drawsDims && centre !== undefined && (
+                    <line
+                      x1={v.X(centre)}
+                      x2={v.X(centre)}
+                      y1={v.Y(bounds.max[1]) - 14}
+                      y2={v.Y(bounds.min[1]) + 14}
+                      stroke="var(--ink-2)"
+                      strokeWidth={0.9}
+                      strokeDasharray="18 4 4 4"
+                      style={{ pointerEvents: "none" }}
+                    />
+                  )}
+                  {show.dims && drawsDims && (
+                    <DimensionLines placed={placeDimensions({ dims, view: v, bounds, print })} />
+                  )}
+                  {view === "front" && <FindingMarks findings={placed} view={v} />}
+                  {show.marks && !large && !tint && <Marks shown={shown} hidden={hidden} view={v} />}
+                  <GroundLine line={line2} view={v} draws={ground.draws} />
+                </>
+              )}
+            </Board>
+          )}
           <div className="pointer-events-none absolute inset-x-4 top-2 flex items-start justify-between gap-2 *:pointer-events-auto">
             <div className="flex items-center gap-4 bg-film/85 px-1.5">
-              {(["front", "side"] as const).map((id) => (
+              {(["front", "side", "plan", "space"] as const).map((id) => (
                 <button
                   key={id}
-                  aria-pressed={view === id}
-                  onClick={() => setView(id)}
-                  className={`head min-h-[30px] text-[17px] ${view === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+                  aria-pressed={wanted === id}
+                  onClick={() => setView({ structure: s.id, view: id })}
+                  className={`head min-h-[30px] text-[17px] ${wanted === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}
                 >
-                  {id === "front" ? "Elevation" : "Side"}
+                  {
+                    {
+                      front: home === "front" ? "Elevation" : "End",
+                      side: home === "side" ? "Elevation" : "Side",
+                      plan: "Plan",
+                      space: "Space",
+                    }[id]
+                  }
                 </button>
               ))}
+              {trestle?.values.groundBy === "profile" && view === "side" && !inSpace && (
+                <>
+                  <button
+                    aria-pressed={ground.draws}
+                    className={`head min-h-[30px] text-[17px] ${ground.draws ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+                    title="Press on the board to set points of the ground; press on a point to take it away"
+                    onClick={() => ground.setDraws(!ground.draws)}
+                  >
+                    Draw the ground
+                  </button>
+                  {ground.draws && (
+                    <button className="btn" onClick={ground.clear}>
+                      Start anew
+                    </button>
+                  )}
+                </>
+              )}
+              {s.variants.length > 1 && (
+                <button className="head min-h-[30px] text-[17px] text-ink-2" onClick={() => setComparing(true)}>
+                  Compare
+                </button>
+              )}
               <Popover className="relative">
                 <PopoverButton className="head flex min-h-[30px] items-center gap-1 text-[17px] text-ink-2">
                   Show <ChevronDownIcon className="size-4" />
                 </PopoverButton>
                 <PopoverPanel className="absolute top-full left-0 z-30 border border-edge bg-film px-4 py-2 text-[16px]">
-                  {(["dims", "marks", "roles"] as const).map((k) => (
+                  {(["dims", "marks", "roles", ...(forces ? (["forces"] as const) : [])] as const).map((k) => (
                     <label key={k} className="flex min-h-[32px] items-center gap-2 whitespace-nowrap">
                       <input
                         type="checkbox"
@@ -218,7 +303,14 @@ export default function Framing() {
                         checked={show[k]}
                         onChange={(e) => setShow({ ...show, [k]: e.target.checked })}
                       />
-                      {{ dims: "Dimensions", marks: "Piece marks", roles: "Roles in tints" }[k]}
+                      {
+                        {
+                          dims: "Dimensions",
+                          marks: "Piece marks",
+                          roles: "Roles in tints",
+                          forces: "Forces in tints",
+                        }[k]
+                      }
                     </label>
                   ))}
                 </PopoverPanel>
@@ -250,7 +342,7 @@ export default function Framing() {
           label="Ticket and parameters"
           head={
             <div role="tablist" className="flex border-b border-hair">
-              {(["piece", "parameters"] as const).map((t) => (
+              {(["piece", "parameters", ...(forces ? (["forces"] as const) : [])] as const).map((t) => (
                 <button
                   key={t}
                   role="tab"
@@ -258,13 +350,21 @@ export default function Framing() {
                   onClick={() => setTab(t)}
                   className={`head flex-1 py-2 text-[16px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}
                 >
-                  {t === "piece" ? "Piece and findings" : "Parameters"}
+                  {t === "piece"
+                    ? forces
+                      ? "Piece"
+                      : "Piece and findings"
+                    : t === "parameters"
+                      ? "Parameters"
+                      : "Forces"}
                 </button>
               ))}
             </div>
           }
         >
-          {tab === "piece" ? (
+          {tab === "forces" && forces ? (
+            <ForcesPanel design={design} />
+          ) : tab === "piece" ? (
             <>
               <Ticket />
               <Findings />

@@ -6,6 +6,12 @@ import { trestleFrame } from "./frame";
 import { stationsOf } from "./layout";
 import { TrestleParams, trestleSpec, type TrestleValues } from "./parameters";
 
+export * from "./alignment";
+export * from "./profile";
+export { trestleLayout, type BentPlace, type TrestleLayout } from "./layout";
+export { footingsOf, type Footing } from "./footings";
+export type { TrestleValues } from "./parameters";
+
 /** Whole trestle along an alignment: bents, bracing, stringers, ties and deck, footings. See `placeAt` for where it lies. */
 export const wholeTrestle: StructureKind = {
   id: "trestle",

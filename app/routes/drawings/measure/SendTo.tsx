@@ -1,7 +1,7 @@
 import { toast } from "sonner";
-import { MEASURES, measureValue, UNSCALED } from "core/prototype";
+import { fromPixel, MEASURES, measureValue, UNSCALED } from "core/prototype";
 import type { DrawingDoc } from "core/job";
-import { kindOf, paramAt, type Spec } from "core/structures";
+import { kindOf, paramAt, pathsOf, profileFromDrawing } from "core/structures";
 import { setParam } from "~/board/useParam";
 import { chosenVariant, useJob } from "~/job/JobContext";
 import { useSheet } from "../sheet";
@@ -31,7 +31,35 @@ export function SendTo({ index }: { index: number }) {
         return TAKES[spec.type]?.includes(unit) ? [{ value: `${s.id}:${p}`, label, type: spec.type }] : [];
       });
   });
-  if (unit === "area" || unit === "pitch") return <span className="flex-1" />;
+  if (unit === "area") {
+    const trestles = job.doc.structures.filter((s) => s.kind === "trestle");
+    if (!scale || trestles.length === 0) return <span className="flex-1" />;
+    return (
+      <select
+        className="field min-w-0 flex-1 !text-[15px]"
+        aria-label={`Use ${m.name} as the ground of`}
+        title="Its first corner is the base of rail at the first bent, the others follow the ground."
+        value=""
+        onChange={(e) => {
+          const points = profileFromDrawing(m.points.map((p) => fromPixel(scale, [0, 0], p)));
+          const refused = job.edit("Ground off the drawing", (d) => {
+            setParam(e.target.value, "profile", points)(d);
+            setParam(e.target.value, "groundBy", "profile")(d);
+          });
+          if (refused.length > 0) toast.error(refused[0]!);
+          else toast(`The ground has ${points.length} points now; the first corner was taken as the base of rail.`);
+        }}
+      >
+        <option value="">Use as ground of …</option>
+        {trestles.map((s) => (
+          <option key={s.id} value={s.id}>
+            {s.name}
+          </option>
+        ))}
+      </select>
+    );
+  }
+  if (unit === "pitch") return <span className="flex-1" />;
   if (options.length === 0 || (needsScale(m.kind) && !scale))
     return (
       <span className="flex-1 text-[14px] text-ink-2">
@@ -74,5 +102,3 @@ export function SendTo({ index }: { index: number }) {
     </select>
   );
 }
-const pathsOf = (spec: Spec): string[] =>
-  Object.entries(spec).flatMap(([k, p]) => (p.type === "list" ? p.labels.map((_, i) => `${k}.${i}`) : [k]));
