@@ -8,7 +8,7 @@ import { importJob } from "../app/data/jobs.server";
 db();
 const stamp = join(dataDir(), "demo-filled-in");
 if (!existsSync(stamp)) {
-  for (const name of ["empty-job", "tool-house", "snowshed", "gulch-trestle"])
+  for (const name of ["empty-job", "tool-house", "snowshed", "howe-truss", "gulch-trestle-whole", "gulch-trestle"])
     await importJob(readFileSync(`examples/${name}.json`, "utf8"));
   writeFileSync(stamp, "");
 }

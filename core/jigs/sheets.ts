@@ -2,6 +2,7 @@ import { paginate, toDxf, toPdf, toSvg, type PagePlan, type PaperId, type PdfFon
 import { designHash, shortHash, type Design, type StructureDesign } from "../job";
 import { feet, prototype, scaleLabel, toModel } from "../units";
 import { singleSheet, template } from "./template";
+import { trestleSheets, type NamedDrawing } from "./trestleSheets";
 
 /** One jig of a job: a template with the words that go in its title block. */
 export interface JigSheet {
@@ -21,26 +22,32 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
   const issue = shortHash(designHash(d));
   return d.structures
     .filter((s) => !s.fault && s.resolved.sticks.length > 0)
-    .map((structure) => ({
-      structure,
-      words: {
-        job: [d.doc.name, d.doc.brief.railroad].filter(Boolean).join(" · "),
-        title: `${structure.structure.name}: template`,
-        scale: scaleLabel(d.scale),
-        date,
-        issue,
-        graphic,
-      },
-      drawing: template(structure, d.pieces),
-      fileName: `${
-        structure.structure.name
-          .toLowerCase()
-          .normalize("NFKD")
-          .replace(/[^a-z0-9]+/g, "-")
-          .replace(/^-|-$/g, "") || "jig"
-      }-template`,
-    }));
+    .flatMap((structure) =>
+      drawingsOf(structure, d).map(({ what, drawing }) => ({
+        structure,
+        words: {
+          job: [d.doc.name, d.doc.brief.railroad].filter(Boolean).join(" · "),
+          title: `${structure.structure.name}: ${what}`,
+          scale: scaleLabel(d.scale),
+          date,
+          issue,
+          graphic,
+        },
+        drawing,
+        fileName: `${slug(structure.structure.name) || "jig"}-${slug(what)}`,
+      })),
+    );
 }
+/** Letters, digits and hyphens. */
+const slug = (name: string): string =>
+  name
+    .toLowerCase()
+    .normalize("NFKD")
+    .replace(/[^a-z0-9]+/g, "-")
+    .replace(/^-|-$/g, "");
+/** The jigs of a structure: one template, or what its kind is built on. */
+const drawingsOf = (s: StructureDesign, d: Design): NamedDrawing[] =>
+  s.kind.id === "trestle" ? trestleSheets(s, d.pieces) : [{ what: "template", drawing: template(s, d.pieces) }];
 
 /** Pages of a sheet on a paper. */
 export const pagesOf = (s: JigSheet, paper: PaperId): PagePlan => paginate(s.drawing, paper, s.words);

@@ -12,6 +12,8 @@ import {
   type Entity,
   type Layer,
   type SheetText,
+  type Shown,
+  type View,
 } from "../drawing";
 import type { StructureDesign } from "../job";
 import { printMm } from "../units";
@@ -19,14 +21,29 @@ import { printMm } from "../units";
 /** Height of a capital in a piece mark, mm: to be read at the bench. */
 const MARK = 2.2;
 
+/** Which sticks a template is of, from where they are seen, and how far the drawing is moved. */
+export interface TemplateOf {
+  readonly sticks: readonly Resolved[];
+  readonly view: View;
+  readonly shift: Vec2;
+}
+const shifted = (list: readonly Shown[], by: Vec2): Shown[] =>
+  list.map((x) => ({
+    ...x,
+    outlines: x.outlines.map((o) => o.map((p): Vec2 => [p[0] + by[0], p[1] + by[1]])),
+    centre: [x.centre[0] + by[0], x.centre[1] + by[1]],
+  }));
+
 /**
  * The full-size template a frame of a structure is built on: the outline of each of its sticks as it lies on the front elevation, piece marks,
  * fence lines along the outer posts, centre line, overall dimensions and the list of parts. Model mm.
  */
-export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing {
+export function template(s: StructureDesign, pieces: readonly Piece[], of?: TemplateOf): Drawing {
   // one frame is built on it, as often as it stands: what joins several comes after
-  const lying = s.resolved.sticks.filter((k) => k.member.assembly === s.resolved.sticks[0]?.member.assembly);
-  const shown = elevation(lying, VIEWS.front);
+  const lying =
+    of?.sticks ?? s.resolved.sticks.filter((k) => k.member.assembly === s.resolved.sticks[0]?.member.assembly);
+  const look = of?.view ?? VIEWS[s.kind.home];
+  const shown = shifted(elevation(lying, look), of?.shift ?? [0, 0]);
   const mark = new Map(pieces.flatMap((p) => p.sticks.map((id) => [id, p.mark] as const)));
   // what lies in the plane of the bent is built on the template; what laps on its faces goes on after it is lifted off
   const lapped = new Set(s.resolved.frame.joints.filter((j) => j.kind === "lap").map((j) => wholeId(j.a)));
@@ -59,14 +76,14 @@ export function template(s: StructureDesign, pieces: readonly Piece[]): Drawing 
         name: "centre-line",
         entities: centre === undefined ? [] : [line([centre, min[1] - 6], [centre, max[1] + 2.5], "centre")],
       },
-      { name: "fence-lines", entities: fences(lying) },
+      { name: "fence-lines", entities: fences(lying, shown) },
       { name: "piece-marks", entities: marks },
       {
         name: "dimensions",
         entities: [
           ...across([min[0], max[1] + 9], [max[0], max[1] + 9], max[1]),
           ...upright(min[0] - 9, min[1], max[1], min[0]),
-          ...capDimension(s, max[1] + 4),
+          ...(s.kind.home === "front" || of ? capDimension(shown, max[1] + 4) : []),
         ],
       },
       { name: "parts-list", entities: partsList(s, pieces, [min[0], min[1] - 14]) },
@@ -82,11 +99,8 @@ function bubble(at: Vec2, words: string): Entity[] {
 }
 
 /** Strips fixed against the outer posts, one post section wide, clear of what crosses. */
-function fences(sticks: readonly Resolved[]): Entity[] {
-  const posts = elevation(
-    sticks.filter((s) => /post$/.test(s.member.role)),
-    VIEWS.front,
-  );
+function fences(sticks: readonly Resolved[], shown: readonly Shown[]): Entity[] {
+  const posts = shown.filter((s) => /post$/.test(s.role) && s.role !== "end post");
   const out: Entity[] = [];
   for (const side of [-1, 1]) {
     const reach = (p: (typeof posts)[number]): number => side * p.centre[0];
@@ -141,11 +155,8 @@ function upright(x: number, y0: number, y1: number, from: number): Entity[] {
     text([x - 0.9, (y0 + y1) / 2], printMm(y1 - y0, 2), 2, "middle", "text", 90),
   ];
 }
-function capDimension(s: StructureDesign, y: number): Entity[] {
-  const cap = elevation(
-    s.resolved.sticks.filter((k) => k.member.role === "cap"),
-    VIEWS.front,
-  )[0];
+function capDimension(shown: readonly Shown[], y: number): Entity[] {
+  const cap = shown.find((k) => k.role === "cap");
   if (!cap) return [];
   const xs = cap.outlines.flat().map((p) => p[0]);
   return across([Math.min(...xs), y], [Math.max(...xs), y], y - 4);
