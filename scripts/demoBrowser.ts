@@ -4,11 +4,14 @@ import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
-/** Serves the built application on fresh demo data and opens the shelf in headless Chromium at 1280 × 800. */
-export async function openDemo(port: number): Promise<{ readonly page: Page; close(): Promise<void> }> {
+/** Serves the built application on fresh demo data (and the job files given) and opens the shelf in headless Chromium at 1280 × 800. */
+export async function openDemo(
+  port: number,
+  jobs: readonly string[] = [],
+): Promise<{ readonly page: Page; close(): Promise<void> }> {
   const data = mkdtempSync(join(tmpdir(), "cardo-demo-"));
   const env = { ...process.env, CARDO_DATA: data, HOST: "127.0.0.1", PORT: String(port), NODE_ENV: "production" };
-  spawnSync(process.execPath, ["--import", "tsx", "scripts/seed.ts"], { env });
+  spawnSync(process.execPath, ["--import", "tsx", "scripts/seed.ts", ...jobs], { env });
   const server = spawn(process.execPath, ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], {
     env,
     stdio: "ignore",
@@ -22,7 +25,7 @@ export async function openDemo(port: number): Promise<{ readonly page: Page; clo
   for (let i = 0; i < 100 && !(await answers()); i++) await new Promise((r) => setTimeout(r, 100));
   const browser = await chromium.launch({
     executablePath: "/usr/bin/chromium",
-    args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage"],
+    args: ["--no-sandbox", "--disable-gpu", "--disable-dev-shm-usage", "--enable-unsafe-swiftshader"],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(address);

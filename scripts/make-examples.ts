@@ -14,7 +14,7 @@ import { readDxf } from "../core/sources";
 import { emptyTrace, usualOrder, type Trace, type TracedParams } from "../core/structures";
 import { feet, inches } from "../core/units";
 import { planSheet } from "./planSheet";
-import { gulchWhole, howeJob } from "./wholeJobs";
+import { summitTrestle, howeJob } from "./wholeJobs";
 import { flatFront, FRONT, photograph, photoKeystone, PHOTO } from "./toolHouse";
 
 const TILT = 0.85;
@@ -381,6 +381,6 @@ mkdirSync("examples", { recursive: true });
 await gulch();
 snowshed();
 await toolHouse();
-write("gulch-trestle-whole", gulchWhole(), {});
+write("summit-curve-trestle", summitTrestle(), {});
 write("howe-truss", howeJob(), {});
 write("empty-job", { ...emptyJob("Empty job"), brief: { ...emptyJob("").brief, railroad } }, {});

@@ -4,8 +4,8 @@ import { feet, inches } from "../core/units";
 const railroad = "Pellam Notch Railway";
 
 /** The whole gulch trestle: nine bents on a curve and a grade over its ground; bent 4 is the one of the plan sheet. */
-export function gulchWhole(): JobDoc {
-  const job = emptyJob("Gulch trestle, whole");
+export function summitTrestle(): JobDoc {
+  const job = emptyJob("Summit curve trestle");
   const trestle = newStructure("trestle", "gulch", "Trestle over the gulch");
   trestle.variants[0]!.name = "On the curve";
   Object.assign(trestle.variants[0]!.params, {
@@ -83,7 +83,11 @@ export function howeJob(): JobDoc {
     chordPlies: 4,
   });
   const pratt = structuredClone(howe);
-  Object.assign(pratt, { id: "pratt", name: "Pratt", reason: "Fewer heavy timbers, but the long diagonals would be rods." });
+  Object.assign(pratt, {
+    id: "pratt",
+    name: "Pratt",
+    reason: "Fewer heavy timbers, but the long diagonals would be rods.",
+  });
   Object.assign(pratt.params, { kind: "pratt", vertical: "8×10", diagonal: "⌀2", counter: "⌀1.5" });
   bridge.variants.push(pratt);
   return {
@@ -96,7 +100,13 @@ export function howeJob(): JobDoc {
       spotDepth: 160,
       track: "over",
       era: "Summer 1909",
-      decisions: [{ id: "kind", what: "Howe, not Pratt", reason: "Set side by side: the Howe's rods stand upright and are easier to drill for." }],
+      decisions: [
+        {
+          id: "kind",
+          what: "Howe, not Pratt",
+          reason: "Set side by side: the Howe's rods stand upright and are easier to drill for.",
+        },
+      ],
     },
     structures: [bridge],
   };

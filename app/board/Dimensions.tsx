@@ -45,7 +45,10 @@ export function placeDimensions({ dims, view, bounds, print }: Props): Placed[] 
       const s = d.side === "top" ? -5 : 5;
       const w = print(d).length * 8 + 18;
       let fx = (ax + bx) / 2;
+      const own = fx;
       while (taken.some((t) => Math.abs(t.y - y) < 22 && Math.abs(t.x - fx) < (t.w + w) / 2)) fx += ax < bx ? -8 : 8;
+      // too crowded: a figure far from its line would say nothing; zoomed in it is there
+      if (Math.abs(fx - own) > 90) continue;
       taken.push({ x: fx, y, w });
       out.push({
         d,

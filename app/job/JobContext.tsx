@@ -215,7 +215,7 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const shown = draft ?? doc;
   const marks = useMemo(() => issuedMarks(issues), [issues]);
   const design = useMemo(() => designOf(shown, marks), [shown, marks]);
-  const settled = useMemo(() => designOf(doc, marks), [doc, marks]);
+  const settled = useMemo(() => (shown === doc ? design : designOf(doc, marks)), [shown, doc, design, marks]);
   const { findings: found, checking } = useFindings(doc, settled, marks);
   const statuses = useMemo(() => cutStatuses(settled, issues), [settled, issues]);
   const api: JobApi = {

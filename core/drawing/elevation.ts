@@ -38,17 +38,21 @@ function shownOf(s: Resolved, view: View): Shown {
   let [near, far, left, most, low, high] = [-Infinity, Infinity, Infinity, -Infinity, Infinity, -Infinity];
   for (const part of s.parts) {
     const points: Vec2[] = [];
-    for (const c of cornersFlat(part)) {
-      const p: Vec2 = [dot(c, right), dot(c, up)];
-      const depth = dot(c, eye);
+    const note = (a: number, b: number, c: number): void => {
+      const x = a * right[0] + b * right[1] + c * right[2];
+      const y = a * up[0] + b * up[1] + c * up[2];
+      const depth = a * eye[0] + b * eye[1] + c * eye[2];
       if (depth > near) near = depth;
       if (depth < far) far = depth;
-      if (p[0] < left) left = p[0];
-      if (p[0] > most) most = p[0];
-      if (p[1] < low) low = p[1];
-      if (p[1] > high) high = p[1];
-      points.push(p);
-    }
+      if (x < left) left = x;
+      if (x > most) most = x;
+      if (y < low) low = y;
+      if (y > high) high = y;
+      points.push([x, y]);
+    };
+    const flat = part.flat;
+    if (flat) for (let i = 0; i < flat.length; i += 3) note(flat[i]!, flat[i + 1]!, flat[i + 2]!);
+    else for (const c of cornersFlat(part)) note(c[0], c[1], c[2]);
     outlines.push(hull(points, 1e-7));
   }
   return {

@@ -26,6 +26,8 @@ function componentOf(m: Member, name: string, id: string): Member {
 export function memberLookup(frame: Frame): (id: string) => Member {
   const members = new Map(frame.members.map((m) => [m.id, m]));
   return (id) => {
+    const plain = members.get(id);
+    if (plain) return plain;
     const m = members.get(wholeId(id));
     if (!m) throw new Error(`A joint names the member "${id}", which is not in the frame.`);
     return id === m.id ? m : componentOf(m, id.slice(m.id.length + 1), id);

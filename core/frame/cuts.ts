@@ -183,6 +183,8 @@ export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
   }
   function applyJoint(j: Joint): void {
     const a = member(j.a);
+    // most joints of a whole trestle only lay one stick on another
+    if (j.kind === "lap" && !j.finish) return void member(j.b);
     switch (j.kind) {
       case "butt":
         return put(j.a, cutBy(outside(stockFace(member(j.b), j.face), j.gap ?? 0), asEnd(j.end), j.id));

@@ -1,4 +1,4 @@
-import { addScaled, clipAll, dot, negate, subtract, type Solid, type SolidFace, type Vec3 } from "../geometry";
+import { clipAll, dot, negate, sub, subtract, type Solid, type SolidFace, type Vec3 } from "../geometry";
 import { axesOf, fromLocal, sectionBox, type Axes } from "./axes";
 import { cutsOf, type Cut, type Cutter, type MemberCuts } from "./cuts";
 import type { Frame, Member } from "./member";
@@ -43,30 +43,44 @@ function sawn(member: Member, body: Pick<StockBody, "size" | "centre">, cuts: re
   const x = axesOf(member.body);
   const [s, f] = [dot(start.n, x.u), dot(far.n, x.u)];
   if (s > -1e-6 || f < 1e-6) return undefined;
-  const near: Vec3[] = [];
-  const end: Vec3[] = [];
-  for (const [dv, dw] of CORNERS) {
-    const p = fromLocal(x, [0, body.centre[0] + (dv * body.size[0]) / 2, body.centre[1] + (dw * body.size[1]) / 2]);
-    const [t0, t1] = [(start.d - dot(start.n, p)) / s, (far.d - dot(far.n, p)) / f];
+  const { origin: o, u, v, w } = x;
+  const flat: number[] = new Array<number>(24).fill(0);
+  for (let i = 0; i < 4; i++) {
+    const [dv, dw] = CORNERS[i]!;
+    const [a, c] = [body.centre[0] + (dv * body.size[0]) / 2, body.centre[1] + (dw * body.size[1]) / 2];
+    const px = o[0] + v[0] * a + w[0] * c;
+    const py = o[1] + v[1] * a + w[1] * c;
+    const pz = o[2] + v[2] * a + w[2] * c;
+    const t0 = (start.d - start.n[0] * px - start.n[1] * py - start.n[2] * pz) / s;
+    const t1 = (far.d - far.n[0] * px - far.n[1] * py - far.n[2] * pz) / f;
     if (t1 - t0 < 1e-6) return undefined;
-    near.push(addScaled(p, x.u, t0));
-    end.push(addScaled(p, x.u, t1));
+    const [k, m] = [3 * i, 3 * i + 12];
+    flat[k] = px + u[0] * t0;
+    flat[k + 1] = py + u[1] * t0;
+    flat[k + 2] = pz + u[2] * t0;
+    flat[m] = px + u[0] * t1;
+    flat[m + 1] = py + u[1] * t1;
+    flat[m + 2] = pz + u[2] * t1;
   }
-  return new Sawn(near, end, x, start, far);
+  return new Sawn(flat, x, start, far);
 }
 
 /** A stick between two planes, by its eight corners; its faces are made when they are asked for, which a drawing never does. */
 class Sawn implements Solid {
-  readonly corners: readonly Vec3[];
+  private points: readonly Vec3[] | undefined;
   private made: readonly SolidFace[] | undefined;
   constructor(
-    near: readonly Vec3[],
-    end: readonly Vec3[],
+    readonly flat: readonly number[],
     private readonly x: Axes,
     private readonly start: Cut,
     private readonly far: Cut,
-  ) {
-    this.corners = [...near, ...end];
+  ) {}
+  get corners(): readonly Vec3[] {
+    return (this.points ??= Array.from({ length: 8 }, (_, i): Vec3 => [
+      this.flat[3 * i]!,
+      this.flat[3 * i + 1]!,
+      this.flat[3 * i + 2]!,
+    ]));
   }
   get faces(): readonly SolidFace[] {
     return (this.made ??= this.make());
@@ -89,6 +103,70 @@ class Sawn implements Solid {
   }
 }
 
+/** A sheet part or block with nothing but its outline and the bevels of its edges. Undefined where the bevels meet, or for all others. */
+function plainPanel(member: Member, own: MemberCuts): Resolved | undefined {
+  const body = member.body;
+  if (body.shape !== "panel" || body.holes.length > 0 || own.cuts.length > 0 || own.cutters.length > 0)
+    return undefined;
+  const x = axesOf(body);
+  const n = body.outline.length;
+  // each edge on the upper side is shifted inwards by what its bevel takes
+  const line = (i: number): readonly [number, number, number] => {
+    const [p, q] = [body.outline[i]!, body.outline[(i + 1) % n]!];
+    const l = Math.hypot(q[0] - p[0], q[1] - p[1]);
+    const [a, b] = [(q[1] - p[1]) / l, -(q[0] - p[0]) / l];
+    return [a, b, a * p[0] + b * p[1] - body.thickness * Math.tan(((body.bevel[i] ?? 0) * Math.PI) / 180)];
+  };
+  const lower: Vec3[] = [];
+  const upper: Vec3[] = [];
+  for (let i = 0; i < n; i++) {
+    const [e, f] = [line((i + n - 1) % n), line(i)];
+    const det = e[0] * f[1] - e[1] * f[0];
+    if (Math.abs(det) < 1e-9) return undefined;
+    const u = (e[2] * f[1] - e[1] * f[2]) / det;
+    const v = (e[0] * f[2] - e[2] * f[0]) / det;
+    const p = body.outline[i]!;
+    lower.push(fromLocal(x, [p[0], p[1], 0]));
+    upper.push(fromLocal(x, [u, v, body.thickness]));
+  }
+  for (let i = 0; i < n; i++) {
+    // an edge that has turned round has been swallowed by its neighbours
+    const k = (i + 1) % n;
+    const [d, e] = [sub(lower[k]!, lower[i]!), sub(upper[k]!, upper[i]!)];
+    if (dot(d, e) <= 0) return undefined;
+  }
+  const planes = panelPlanes(member as never).edges;
+  const parts: Solid[] = [
+    {
+      corners: [...lower, ...upper],
+      faces: [
+        ...planes.map((plane, i) => {
+          const k = (i + 1) % n;
+          return {
+            corners: [lower[i]!, lower[k]!, upper[k]!, upper[i]!],
+            plane: { n: plane.n, d: plane.d },
+            tag: plane.tag,
+          };
+        }),
+        { corners: [...lower].reverse(), plane: { n: negate(x.w), d: -dot(x.w, x.origin) }, tag: "-w" },
+        { corners: upper, plane: { n: x.w, d: dot(x.w, x.origin) + body.thickness }, tag: "+w" },
+      ],
+    },
+  ];
+  const box = sectionBox(body);
+  return {
+    id: member.id,
+    member,
+    stock: body.stock,
+    size: box.size,
+    centre: box.centre,
+    axes: x,
+    cuts: own.cuts,
+    cutters: own.cutters,
+    whole: parts,
+    parts,
+  };
+}
 /** A single stick that two planes cut and nothing else: no splice, no notch. Undefined for all others. */
 function plainStick(member: Member, own: MemberCuts): Resolved | undefined {
   const body = member.body;
@@ -129,7 +207,7 @@ export function resolve(frame: Frame): ResolvedFrame {
   for (const member of frame.members) {
     if (byMember.has(member.id)) throw new Error(`Two members are called "${member.id}".`);
     const common = all.get(member.id) ?? NO_CUTS;
-    const plain = plainStick(member, common);
+    const plain = plainStick(member, common) ?? plainPanel(member, common);
     if (plain) {
       sticks.push(plain);
       byMember.set(member.id, [plain]);

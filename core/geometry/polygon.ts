@@ -35,33 +35,52 @@ export function clipPolygon(subject: readonly Vec2[], convex: readonly Vec2[]): 
   return out;
 }
 
-/** Convex hull, counter-clockwise, without points on its edges (monotone chain). */
+/** Convex hull, counter-clockwise, without points on its edges (monotone chain). Written with plain loops: a drawing asks for one for each stick. */
 export function hull(points: readonly Vec2[], eps = 1e-9): Vec2[] {
+  const same = TOLERANCE.samePoint;
   // points that are one but for rounding would be taken out of order
-  const distinct: Vec2[] = [];
-  for (const q of points)
-    if (
-      !distinct.some((d) => Math.abs(d[0] - q[0]) < TOLERANCE.samePoint && Math.abs(d[1] - q[1]) < TOLERANCE.samePoint)
-    )
-      distinct.push(q);
+  const p: Vec2[] = [];
+  for (const q of points) {
+    let known = false;
+    for (let i = 0; i < p.length && !known; i++)
+      known = Math.abs(p[i]![0] - q[0]) < same && Math.abs(p[i]![1] - q[1]) < same;
+    if (!known) p.push(q);
+  }
+  if (p.length < 3) return p;
   // points on one plumb line but for rounding go by their height, or the chain would leave corners out
-  const column = (q: Vec2): number => Math.round(q[0] / TOLERANCE.samePoint);
-  const p = distinct.sort((a, b) => column(a) - column(b) || a[1] - b[1]);
-  const half = (pts: readonly Vec2[]): Vec2[] => {
-    const h: Vec2[] = [];
-    for (const q of pts) {
-      while (h.length >= 2) {
+  if (p.length > 24) p.sort((a, b) => column(a) - column(b) || a[1] - b[1]);
+  else
+    for (let i = 1; i < p.length; i++) {
+      const q = p[i]!;
+      const c = column(q);
+      let k = i - 1;
+      while (k >= 0) {
+        const o = column(p[k]!);
+        if (o < c || (o === c && p[k]![1] <= q[1])) break;
+        p[k + 1] = p[k]!;
+        k--;
+      }
+      p[k + 1] = q;
+    }
+  const h: Vec2[] = [];
+  let base = 0;
+  for (const dir of [1, -1]) {
+    for (let n = 0; n < p.length; n++) {
+      const q = p[dir > 0 ? n : p.length - 1 - n]!;
+      while (h.length >= base + 2) {
         const [a, b] = [h[h.length - 2]!, h[h.length - 1]!];
         if ((b[0] - a[0]) * (q[1] - a[1]) - (b[1] - a[1]) * (q[0] - a[0]) > eps) break;
         h.pop();
       }
       h.push(q);
     }
+    // the last of one half is the first of the other
     h.pop();
-    return h;
-  };
-  return p.length < 3 ? p : [...half(p), ...half(p.reverse())];
+    base = h.length;
+  }
+  return h;
 }
+const column = (q: Vec2): number => Math.round(q[0] / TOLERANCE.samePoint);
 
 /** Two unit vectors that span the plane of n, right-handed with it. */
 export function axesIn(n: Vec3): readonly [Vec3, Vec3] {

@@ -14,6 +14,8 @@ export interface Solid {
   readonly faces: readonly SolidFace[];
   /** Its distinct corners, where whoever made it knew them. */
   readonly corners?: readonly Vec3[];
+  /** The same as numbers one after another: a whole trestle has tens of thousands of corners. */
+  readonly flat?: readonly number[];
 }
 export interface TaggedPlane extends Plane {
   readonly tag: string;
@@ -109,6 +111,9 @@ export function clipAll(solid: Solid, planes: readonly TaggedPlane[]): Solid | u
 
 /** A solid less a convex cutter given by its planes: the convex parts that remain. */
 export function subtract(solid: Solid, cutter: readonly TaggedPlane[]): Solid[] {
+  // most cutters of a long stick are nowhere near this part of it
+  const corners = cornersFlat(solid);
+  if (cutter.some((p) => corners.every((c) => heightOver(p, c) >= -TOLERANCE.samePoint))) return [solid];
   const parts: Solid[] = [];
   let rest: Solid | undefined = solid;
   for (const p of cutter) {

@@ -1,4 +1,14 @@
-import { elevation, line, outline, rectangle, text, type Drawing, type Entity, type View } from "../drawing";
+import {
+  boundsOfDrawing,
+  elevation,
+  line,
+  outline,
+  rectangle,
+  text,
+  type Drawing,
+  type Entity,
+  type View,
+} from "../drawing";
 import { dot, hull, type Vec2, type Vec3 } from "../geometry";
 import { arcBreaks } from "../frame";
 import type { StructureDesign } from "../job";
@@ -25,10 +35,10 @@ export function trestleSheets(s: StructureDesign, pieces: readonly Piece[]): Nam
   const v = s.variant.params as unknown as TrestleValues;
   const l = trestleLayout(v, s.context);
   return [
-    { what: "bent template for all heights", drawing: masterTemplate(s, pieces, l) },
+    { what: "template, all bents", drawing: masterTemplate(s, pieces, l) },
     { what: "track board, upside down", drawing: trackBoard(v, l) },
     { what: "ground and footings", drawing: groundSheet(s, v, l) },
-    { what: "spacer blocks", drawing: spacerBlocks(s, l) },
+    { what: "spacer blocks", drawing: spacerBlocks(l) },
   ];
 }
 
@@ -57,21 +67,20 @@ function masterTemplate(s: StructureDesign, pieces: readonly Piece[], l: Trestle
   const half = Math.max(
     ...elevation(own, view).flatMap((x) => x.outlines.flat().map((p) => Math.abs(p[0] + shift[0]))),
   );
-  const marks = [...lines]
-    .sort((a, b) => a[0] - b[0])
-    .flatMap(([h, numbers], i): Entity[] => {
-      const side = i % 2 === 0 ? 1 : -1;
-      const words = `bent${numbers.length > 1 ? "s" : ""} ${numbers.join(", ")}: foot, ${printMm(h, 2)}`;
-      return [
-        ...(numbers.includes(tallest.number)
-          ? []
-          : [
-              line([-half, -h], [half, -h], "hidden"),
-              ...(sill > 0 ? [line([-half, -h + sill], [half, -h + sill], "thin")] : []),
-            ]),
-        text([side * (half + 2), -h - 0.8], words, 2, side > 0 ? "start" : "end", "label"),
-      ];
-    });
+  const marks = [...lines].flatMap(([h, numbers]): Entity[] => {
+    const words = `bent${numbers.length > 1 ? "s" : ""} ${numbers.join(", ")}: foot, ${printMm(h, 2)}`;
+    return [
+      ...(numbers.includes(tallest.number)
+        ? []
+        : [
+            line([-half, -h], [half, -h], "hidden"),
+            ...(sill > 0 ? [line([-half, -h + sill], [half, -h + sill], "thin")] : []),
+          ]),
+      // under its words the line runs on, so that a page is cut beyond them
+      line([half, -h], [half + 4 + 1.35 * words.length, -h], "thin"),
+      text([half + 3, -h + 0.7], words, 2, "start", "label"),
+    ];
+  });
   return {
     layers: [
       ...base.layers.filter((x) => x.name !== "parts-list"),
@@ -98,7 +107,7 @@ function heightsTable(s: StructureDesign, pieces: readonly Piece[], l: TrestleLa
       marks(/sway|sash/),
     ];
   });
-  const columns = [0, 12, 34, 48, 92, 120];
+  const columns = [0, 11, 32, 45, 102, 120];
   const row = (cells: readonly string[], y: number, font: "label" | "text"): Entity[] =>
     cells.map((c, i) => text([at[0] + columns[i]!, y], c, 2, "start", font));
   return [
@@ -173,13 +182,16 @@ function trackBoard(v: TrestleValues, l: TrestleLayout): Drawing {
         ),
       )
     : [];
+  const low = boundsOfDrawing({ layers: [{ name: "all", entities: bentLines }] });
   const words = [
+    text([0, low.min[1] - 9], "Upside down: the top of the ties lies on the board.", 2.4, "middle", "label"),
     text(
-      at(a.length / 2, -(reach + 12)),
-      "Upside down: the top of the ties lies on the board. Start at both ends, work to the middle; each bent square to the chords and plumb.",
+      [0, low.min[1] - 13],
+      "Start at both ends and work to the middle; each bent square to the chords and plumb.",
       2.2,
       "middle",
     ),
+    line([-2, low.min[1] - 15], [2, low.min[1] - 15], "thin"),
   ];
   return {
     layers: [
@@ -235,7 +247,7 @@ function groundSheet(s: StructureDesign, v: TrestleValues, l: TrestleLayout): Dr
     return [outline(shape, "outline"), text([c[0], c[1] - 0.7], printMm(f.ground, 1), 1.5, "middle")];
   });
   const x0 = Math.min(...section.map((p) => p[0]));
-  const y0 = down - 46;
+  const y0 = Math.min(down, ...plan.flatMap((e) => (e.kind === "path" ? e.points.map((p) => p[1]) : []))) - 14;
   const rows = footings.map(({ b, f }) => [
     `${b.number}`,
     f.post,
@@ -276,7 +288,7 @@ function groundSheet(s: StructureDesign, v: TrestleValues, l: TrestleLayout): Dr
 }
 
 /** Blocks that set neighbouring bents apart at their caps, inner and outer, full size; equal ones once with the bays they serve. */
-function spacerBlocks(s: StructureDesign, l: TrestleLayout): Drawing {
+function spacerBlocks(l: TrestleLayout): Drawing {
   const cap = l.timbers.cap.w;
   const reach = Math.max(...l.packs.map((p) => Math.abs(p.y)));
   const found = new Map<number, string[]>();
@@ -294,16 +306,22 @@ function spacerBlocks(s: StructureDesign, l: TrestleLayout): Drawing {
       found.set(clear, [...new Set([...(found.get(clear) ?? []), where])]);
     }
   });
-  void s;
+  let y = 0;
   const entities = [...found]
     .sort((a, b) => b[0] - a[0])
-    .flatMap(([clear, bays], i): Entity[] => {
-      const y = -i * 16;
-      return [
+    .flatMap(([clear, bays]): Entity[] => {
+      y -= 13;
+      const block = [
         outline(rectangle(0, y, clear, 8), "outline", "timber"),
         text([clear / 2, y + 3], printMm(clear, 2), 2.6, "middle", "label"),
-        text([0, y - 3.4], `between the caps of bents ${bays.join(", ")}, under the stringers`, 2),
       ];
+      const lines: Entity[] = [];
+      for (let i = 0; i < bays.length; i += 4) {
+        y -= 3.4;
+        const words = `${i === 0 ? "Between the caps of bents " : ""}${bays.slice(i, i + 4).join(", ")}`;
+        lines.push(text([0, y], words, 2));
+      }
+      return [...block, ...lines, line([0, y - 1], [90, y - 1], "thin")];
     });
   return { layers: [{ name: "spacer-blocks", entities }] };
 }

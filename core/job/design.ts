@@ -76,6 +76,8 @@ export function longestStick(doc: JobDoc, scale: Scale): (stock: string) => numb
 const framed = new WeakMap<
   VariantDoc,
   {
+    readonly params: VariantDoc["params"];
+    readonly overrides: VariantDoc["overrides"];
     readonly stock: JobDoc["stock"];
     readonly cutting: JobDoc["cutting"];
     readonly scale: JobDoc["brief"]["scale"];
@@ -100,6 +102,8 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
     const known = framed.get(variant);
     if (
       known &&
+      known.params === variant.params &&
+      known.overrides === variant.overrides &&
       known.stock === doc.stock &&
       known.cutting === doc.cutting &&
       known.scale === doc.brief.scale &&
@@ -111,7 +115,16 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
     const names = new Set<string>();
     const noted = (name: string): Match => (names.add(name), stock(name));
     const design = designStructure(s, variant, { structure: s.id, scale, stock: noted }, longest);
-    framed.set(variant, { stock: doc.stock, cutting: doc.cutting, scale: doc.brief.scale, id: s.id, names, design });
+    framed.set(variant, {
+      params: variant.params,
+      overrides: variant.overrides,
+      stock: doc.stock,
+      cutting: doc.cutting,
+      scale: doc.brief.scale,
+      id: s.id,
+      names,
+      design,
+    });
     return design;
   });
   const sticks = structures.flatMap((s) => s.resolved.sticks);

@@ -20,15 +20,23 @@ const ROUNDS = 8;
 /** How far a support's four corners under a strip stand out of the strip's underside (line a to b, `out` from it), least and most. */
 export function standsOut(s: Support, a: Vec3, d: Vec3, out: Vec3, width: number): readonly [number, number] {
   const across = cross(out, d);
-  let [least, most] = [Infinity, -Infinity];
-  for (const side of s.sides)
-    for (const k of [-0.5, 0.5]) {
-      const p = addScaled(a, across, k * width);
-      const q = addScaled(p, d, (side.d - dot(side.n, p)) / dot(side.n, d));
-      const h = (s.face.d - dot(s.face.n, q)) / dot(s.face.n, out);
-      least = Math.min(least, h);
-      most = Math.max(most, h);
+  const { n, d: high } = s.face;
+  const rise = dot(n, out);
+  let least = Infinity;
+  let most = -Infinity;
+  for (const side of s.sides) {
+    const run = dot(side.n, d);
+    for (let i = 0; i < 2; i++) {
+      const w = i === 0 ? -width / 2 : width / 2;
+      const px = a[0] + across[0] * w;
+      const py = a[1] + across[1] * w;
+      const pz = a[2] + across[2] * w;
+      const t = (side.d - side.n[0] * px - side.n[1] * py - side.n[2] * pz) / run;
+      const h = (high - n[0] * (px + d[0] * t) - n[1] * (py + d[1] * t) - n[2] * (pz + d[2] * t)) / rise;
+      if (h < least) least = h;
+      if (h > most) most = h;
     }
+  }
   return [least, most];
 }
 

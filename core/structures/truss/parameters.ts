@@ -49,7 +49,7 @@ export const trussSpec = {
   depth: length({
     group: outline,
     label: "Depth of the truss",
-    def: feet(18),
+    def: feet(24),
     ...span(feet(2), feet(50), [feet(4), feet(32)]),
     help: "Between the work lines of the chords, in the middle.",
   }),

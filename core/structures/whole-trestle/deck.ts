@@ -6,7 +6,7 @@ import { FLUSH, standsOut, type Support } from "../lay";
 import { timberOf, type Timber } from "../timber";
 import { placeAt } from "./alignment";
 import { jointsAlong } from "./bays";
-import { bayLine, topAt, topOnRun, type Pack, type TrestleLayout } from "./layout";
+import { bayLine, topAt, topOnRun, type BayLine, type Pack, type TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
 import { ringsOf } from "./stringers";
 
@@ -177,10 +177,7 @@ function seatPoints(l: TrestleLayout, p: Pack, station: number, half: number): V
   const place = placeAt(l.alignment, station);
   const edges = [-l.packWidth / 2, l.packWidth / 2];
   if (l.laminated) return [-half, half].flatMap((x) => edges.map((e) => topOnRun(l, station + x, p.y + e)));
-  const at = (bay: number, e: number) => {
-    const line = bayLine(l, l.bents[bay]!, l.bents[bay + 1]!, p.y);
-    return { a: addScaled(line.a, line.left, e), b: addScaled(line.b, line.left, e), d: line.d };
-  };
+  const at = (bay: number, e: number): BayLine => edgeLine(l, bay, p, e);
   const corners = [-half, half].flatMap((x) =>
     edges.map((e) => {
       const line = at(bayAt(l, station + x), e);
@@ -191,6 +188,21 @@ function seatPoints(l: TrestleLayout, p: Pack, station: number, half: number): V
   const [k, next] = [bayAt(l, station - half), bayAt(l, station + half)];
   return k === next ? corners : [...corners, ...edges.flatMap((e) => [at(k, e).b, at(next, e).a])];
 }
+
+/** The line of a pack's edge in a bay, `e` to the left of its middle. Every tie of the bay asks for it. */
+function edgeLine(l: TrestleLayout, bay: number, p: Pack, e: number): BayLine {
+  let own = edges.get(l);
+  if (!own) edges.set(l, (own = new Map()));
+  const key = (bay * 64 + l.packs.indexOf(p)) * 2 + (e < 0 ? 0 : 1);
+  let line = own.get(key);
+  if (!line) {
+    const middle = bayLine(l, l.bents[bay]!, l.bents[bay + 1]!, p.y);
+    line = { ...middle, a: addScaled(middle.a, middle.left, e), b: addScaled(middle.b, middle.left, e) };
+    own.set(key, line);
+  }
+  return line;
+}
+const edges = new WeakMap<TrestleLayout, Map<number, BayLine>>();
 
 /** Lays a tie on two packs so that it rests on the highest corner of each: a point of its underside over either, the way out, and how far the other corners lie below. */
 function restOn(
@@ -220,6 +232,7 @@ function restOn(
     gaps = [r[1], q[1]];
     a = addScaled(a, out, r[0]);
     b = addScaled(b, out, q[0]);
+    if (Math.abs(r[0]) + Math.abs(q[0]) < 1e-9) break;
   }
   return { a, d, out, gaps };
 }

@@ -127,6 +127,16 @@ export function pileStrip(name: string): string {
 
 /** Places the trestle. Errors: a name that is no nominal size. */
 export function trestleLayout(v: TrestleValues, ctx: Context): TrestleLayout {
+  const before = known.get(v);
+  if (before?.ctx === ctx) return before.layout;
+  const layout = makeLayout(v, ctx);
+  known.set(v, { ctx, layout });
+  return layout;
+}
+/** Frame, dimensions and jigs of one design ask for the same layout. */
+const known = new WeakMap<TrestleValues, { readonly ctx: Context; readonly layout: TrestleLayout }>();
+
+function makeLayout(v: TrestleValues, ctx: Context): TrestleLayout {
   const mm = (n: number): number => toModel(ctx.scale, prototype(n));
   const timber = (name: string, flat = false): Timber => timberOf(name, ctx.stock(name), flat);
   const stations = stationsOf(v);

@@ -244,11 +244,11 @@ export const trestleSpec = {
     label: "Ground profile",
     columns: ["Station", "Height"],
     def: [
-      [0, below(feet(6))],
+      [0, below(feet(9))],
       [feet(45), below(feet(20))],
       [feet(90), below(feet(38))],
       [feet(135), below(feet(22))],
-      [feet(180), below(feet(6))],
+      [feet(180), below(feet(9))],
     ],
     most: 2000,
     help: "Station from the first bent, and height over the base of rail there (below it is negative).",

@@ -1,0 +1,35 @@
+import { bearings, connectedGroups, interferences, resolve, type Frame, type ResolvedFrame } from "../frame";
+import { chooseStock, parseNominal, type Match } from "../lumber";
+import { scaleOf, type Scale } from "../units";
+import type { Context } from "./kind";
+
+/** What a structure of scale lumber is framed with in tests and long runs. */
+export function fullSawn(scale: Scale = scaleOf("HO")): Context {
+  const known = new Map<string, Match>();
+  const stock = (name: string): Match => {
+    const before = known.get(name);
+    if (before) return before;
+    const m = chooseStock(parseNominal(name)!, name, { milling: "full-sawn", series: ["scale"], choices: {} }, scale);
+    known.set(name, m);
+    return m;
+  };
+  return { structure: "t", scale, stock };
+}
+
+/** What is wrong with a frame: sticks that stand in each other, joints that do not bear as they should, parts that hang on nothing. Empty when it is sound. */
+export function faultsOf(frame: Frame): { readonly faults: string[]; readonly resolved: ResolvedFrame } {
+  const resolved = resolve(frame);
+  const found = bearings(resolved);
+  const groups = connectedGroups(resolved, found);
+  const largest = groups.reduce((a, b) => (b.length > a.length ? b : a), []);
+  return {
+    resolved,
+    faults: [
+      ...interferences(resolved).map((i) => `${i.a} stands ${i.depth.toFixed(4)} mm in ${i.b}`),
+      ...found
+        .filter((b) => !b.ok)
+        .map((b) => `${b.a} on ${b.b} (${b.kind}) bears ${b.borne.toFixed(2)} of ${b.wanted.toFixed(2)} mm²`),
+      ...groups.filter((g) => g !== largest).map((g) => `${g[0]} hangs on nothing`),
+    ],
+  };
+}

@@ -1,0 +1,130 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { piecesOf } from "../../frame";
+import { feet, inches } from "../../units";
+import { defaultsOf } from "../spec";
+import { faultsOf, fullSawn } from "../sound.fixture";
+import { trussCheck, trussRemarks } from "./check";
+import { outlineOf, trussFrame, trussLayout } from "./frame";
+import { trussSpec, type TrussValues } from "./parameters";
+import { randomTruss } from "./randomTruss";
+import { spanUnderTrain } from "./span";
+import { panelsOf, polygonHeight, topologyOf } from "./topology";
+import { whyOf } from "./explain";
+import { forcesOf } from "./statics";
+
+const ctx = fullSawn();
+const values = (v: Partial<Record<keyof TrussValues, unknown>>): TrussValues =>
+  ({ ...defaultsOf(trussSpec), ...v }) as TrussValues;
+
+describe("work lines", () => {
+  it("put panel points at equal panels, a Warren's top ones between them", () => {
+    const t = topologyOf(outlineOf(values({ kind: "warren", span: feet(80), panels: 5, depth: feet(20) })));
+    for (let i = 0; i <= 5; i++) expect(t.points[`L${i}`]).toEqual([expect.closeTo(i * feet(16), 6), 0]);
+    for (let i = 1; i <= 5; i++) expect(t.points[`U${i}`]).toEqual([expect.closeTo((i - 0.5) * feet(16), 6), feet(20)]);
+  });
+  it("raise both chords along a parabola of camber", () => {
+    const t = topologyOf(outlineOf(values({ kind: "pratt", camber: inches(6) })));
+    expect(t.points["L3"]![1]).toBeCloseTo(inches(6), 9);
+    // 4·c·x·(s − x)/s² at a sixth of the span
+    expect(t.points["L1"]![1]).toBeCloseTo((inches(6) * 4 * 5) / 36, 9);
+    expect(t.points["U3"]![1] - t.points["L3"]![1]).toBeCloseTo(feet(24), 9);
+  });
+  it("give a polygonal top chord as many slopes as asked", () => {
+    for (const slopes of [3, 5, 7] as const) {
+      const v = outlineOf(
+        values({ kind: "polygonal", slopes: String(slopes), panels: 10, span: feet(150), hipDepth: feet(16) }),
+      );
+      const p = v.span / panelsOf(v);
+      const hs = Array.from({ length: 9 }, (_, i) => polygonHeight(v, (i + 1) * p, p));
+      const turns = hs.slice(2).filter((h, i) => Math.abs(h - 2 * hs[i + 1]! + hs[i]!) > 1e-6).length;
+      // end posts are two of the slopes; between the others the chord turns once less
+      expect(turns).toBe(slopes - 3);
+      expect(hs[4]).toBeCloseTo(slopes === 3 ? v.depth : Math.max(...hs), 6);
+    }
+  });
+});
+
+describe("a bridge", () => {
+  it("has two side trusses that are cut two at a time", () => {
+    const { faults, resolved } = faultsOf(trussFrame(values({ chordPlies: 4 }), ctx));
+    expect(faults).toEqual([]);
+    const own = piecesOf(resolved.sticks).filter(
+      (p) => p.sticks.some((s) => /\/(left|right)\//.test(s)) && !/block/.test(p.sticks[0]!),
+    );
+    for (const p of own) expect(p.sticks.length % 2).toBe(0);
+  });
+  it("explains what is a rod and what is a timber", () => {
+    const v = values({ kind: "howe", counters: "none" });
+    const f = forcesOf(outlineOf(v));
+    if (!f.ok) throw new Error(f.reason);
+    expect(whyOf("vertical/L1-U1", f)).toMatchObject({
+      does: "tension",
+      why: expect.stringContaining("a rod will do"),
+    });
+    expect(whyOf("diagonal/L1-U2", f)).toMatchObject({
+      does: "compression",
+      why: expect.stringContaining("a rod would buckle"),
+    });
+  });
+  it("tells an open queen post that it carries symmetrical load only", () => {
+    const v = values({ kind: "queen", span: feet(36), depth: feet(12), position: "pony", counters: "none" });
+    expect(trussCheck(v)).toEqual([]);
+    expect(
+      trussRemarks(v)
+        .map((r) => r.text)
+        .join(" "),
+    ).toMatch(/symmetrical load only/);
+  });
+  it("sags as the truss of a simple load does by hand", () => {
+    // king post alone: P at the middle, u = Σ N·n·L/(E·A), virtual work (statics textbooks); one ply and equal timbers
+    const v = values({
+      kind: "king",
+      position: "pony",
+      trusses: false,
+      span: feet(24),
+      depth: feet(12),
+      chord: "12×12",
+      chordPlies: 1,
+      endPost: "12×12",
+      vertical: "12×12",
+      trainWeight: 1000,
+    });
+    const l = trussLayout(v, ctx);
+    const s = spanUnderTrain(v, ctx)!;
+    const span = l.topology.points["L2"]![0];
+    const h = l.topology.points["U1"]![1];
+    const A = l.chord.v * l.chord.w;
+    const P = s.load;
+    const [tie, rafter] = [(P * span) / (4 * h), (P / 2) * (Math.hypot(span / 2, h) / h)];
+    const sum = tie * (tie / P) * span + 2 * rafter * (rafter / P) * Math.hypot(span / 2, h) + P * 1 * h;
+    expect(s.sag).toBeCloseTo(sum / (10_100 * A), 9);
+    expect(s.verdict).toBeTruthy();
+  });
+  it("refuses what cannot be with a sentence that says what would do", () => {
+    const says = (v: Partial<Record<keyof TrussValues, unknown>>): string => trussCheck(values(v)).join(" ");
+    expect(says({ apart: feet(10) })).toMatch(/Set the trusses 15′-0″ apart\./);
+    expect(says({ depth: feet(12) })).toMatch(/a clearance of 17′-0″ is asked/);
+    expect(says({ kind: "fink" })).toMatch(/carries a roof/);
+    expect(says({ chord: "6×8", chordPlies: 1, counters: "none" })).toMatch(
+      /The rods stand beside the diagonals and need chords/,
+    );
+    expect(says({ endPost: "⌀12" })).toMatch(/only verticals, diagonals and counters may be rods/);
+  });
+});
+
+const SEED = 20261104;
+describe(`any truss (seed ${SEED})`, () => {
+  it("stands sound, whatever its kind", { timeout: 120_000 }, () => {
+    const framed = new Set<string>();
+    fc.assert(
+      fc.property(randomTruss, (v) => {
+        if (trussCheck(v).length > 0) return;
+        framed.add(v.kind);
+        expect(faultsOf(trussFrame(v, ctx)).faults).toEqual([]);
+      }),
+      { seed: SEED, numRuns: 120 },
+    );
+    expect(framed.size).toBeGreaterThanOrEqual(10);
+  });
+});
