@@ -133,21 +133,25 @@ function underBeams(
     // too near each other for a brace to clear the next one
     if (to.x - from.x < 6 * timber.w) return;
     // two braces share a beam's underside: each ends before its middle
-    const back = beam.w * 0.02;
-    const off = inset + 5 * timber.w;
+    const back = Math.min(beam.w * 0.4, timber.w * 0.55);
+    const off = inset + 6 * timber.w;
     const [y0, y1] = i % 2 === 0 ? [off, wide - inset] : [wide - off, inset];
     // the beams of a cambered bridge hang at different heights, and are level where the brace is not
-    const drop = (Math.abs(to.z - from.z) / (to.x - from.x)) * beam.w;
+    const slope = (to.z - from.z) / (to.x - from.x);
+    const [px, qx] =
+      slope > 0 ? [from.x + beam.w / 2, to.x + timber.w / 2] : [from.x - timber.w / 2, to.x - beam.w / 2];
+    const steep = slope === 0 ? 0 : (to.z - from.z) / (qx - px);
+    const at = (x: number): number => from.z + steep * (x - (slope === 0 ? from.x : px));
     const id = `${root}/${i + 1}`;
-    const up = normalize([-(to.z - from.z), 0, to.x - from.x] as Vec3);
+    const up = normalize([-steep, 0, 1] as Vec3);
     b.stick({
       id,
       assembly: root,
       role: "lateral brace",
       letter: "A",
       timber,
-      a: right.place.at(from.x + back, y0, from.z - drop),
-      b: right.place.at(to.x - back, y1, to.z - drop),
+      a: right.place.at(from.x + back, y0, at(from.x + back)),
+      b: right.place.at(to.x - back, y1, at(to.x - back)),
       up: right.place.turn(up),
       seat: ["+", "centre"],
       square: true,
@@ -159,7 +163,7 @@ function underBeams(
       b: from.id,
       aFace: "+v",
       bFace: "-v",
-      contact: drop > 0 ? "gap" : "line",
+      contact: "line",
     });
     b.join({
       kind: "lap",
@@ -168,7 +172,7 @@ function underBeams(
       b: to.id,
       aFace: "+v",
       bFace: "-v",
-      contact: drop > 0 ? "gap" : "line",
+      contact: "line",
     });
   });
 }
@@ -214,7 +218,8 @@ function struts(
       contact: "line",
     });
     b.join({ kind: "butt", id: `${id}>1`, a: id, end: 1, b: faces[1]!, face: "+w", contact: "line" });
-    if (p !== list[0] && p !== list[list.length - 1]) continue;
+    // a gusset plate lies where a knee brace would stand
+    if ((p !== list[0] && p !== list[list.length - 1]) || plated) continue;
     const verticals = [right, left].map((t) =>
       t.webs.find(
         (w) => w.web.role === "vertical" && (w.web.a === p || w.web.b === p) && !w.timber.round && Math.abs(w.y) < 1e-9,

@@ -79,7 +79,15 @@ export function bridgeFloor(
           b: c,
           aFace: deck ? "-v" : "+v",
           bFace: deck ? "+v" : "-v",
-          contact: v.camber > 0 || v.chordShape !== "plies" || v.packing > 0 || lattice ? "line" : "face",
+          contact:
+            v.camber > 0 ||
+            v.chordShape !== "plies" ||
+            v.packing > 0 ||
+            lattice ||
+            p === list[0] ||
+            p === list[list.length - 1]
+              ? "line"
+              : "face",
         });
       beams.push({ id, x, z: deck ? z + beam.v : z });
     }
@@ -173,7 +181,7 @@ export function bridgeFloor(
           b: c.id,
           aFace: "-v",
           bFace: c.face,
-          contact: v.floor === "ties" && !flat ? "line" : "face",
+          contact: v.floor === "ties" && (!flat || lattice) ? "line" : "face",
         });
       heights.push(z);
       ties.push(id);

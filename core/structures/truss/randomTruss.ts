@@ -33,7 +33,7 @@ export const randomTruss: fc.Arbitrary<TrussValues> = fc
     rodDiagonals: fc.boolean(),
     gussets: pick(false, false, true),
     gap: pick(0, inches(1)),
-    floor: pick("none", "beams", "ties"),
+    floor: pick("beams", "beams", "ties"),
     tracks: pick(1, 1, 2),
     guards: fc.boolean(),
     laterals: fc.boolean(),
@@ -66,7 +66,7 @@ export const randomTruss: fc.Arbitrary<TrussValues> = fc
       depth: prototype(Math.max(depth, feet(5))),
       hipDepth: prototype(Math.max(depth, feet(5)) * hip),
       innerDepth: prototype(depth * inner),
-      position: roof ? "roof" : place,
+      position: roof ? "roof" : (v.kind === "king" || v.kind === "polygonal") && place === "deck" ? "pony" : place,
       apart: feet(20) + (v.tracks - 1) * feet(13),
       clearHeight: feet(6),
       camber: prototype(lattice ? 0 : v.camber),
@@ -94,11 +94,19 @@ export const randomTruss: fc.Arbitrary<TrussValues> = fc
         ? {
             laterals: false,
             portals: false,
-            floor: v.floor === "none" ? "beams" : v.floor === "ties" && place !== "deck" ? "beams" : v.floor,
+            floor:
+              v.floor === "none"
+                ? "beams"
+                : v.floor === "ties" && (place !== "deck" || v.kind === "king" || v.kind === "polygonal")
+                  ? "beams"
+                  : v.floor,
           }
         : {
-            laterals: v.laterals || v.floor === "none",
-            floor: v.floor === "ties" && place !== "deck" ? "beams" : v.floor,
+            laterals: v.laterals,
+            floor:
+              v.floor === "ties" && (place !== "deck" || v.kind === "king" || v.kind === "polygonal")
+                ? "beams"
+                : v.floor,
           }),
     } as unknown as TrussValues;
   });

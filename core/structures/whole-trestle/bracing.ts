@@ -189,6 +189,8 @@ function braceEnds(
   const post = members.get(rooms[0]!.post);
   if (!post) return undefined;
   const thick = post.body.shape === "round" ? post.body.diameter : timberOf(v.post, ctx.stock(v.post)).w;
+  // at the other end of the same post a sway brace comes by
+  const swayed = v.sway ? 1.8 * timberOf(v.swayBrace, ctx.stock(v.swayBrace)).v : 0;
   const lay = bentLayout(bents[0].values);
   const foot = (at: BentPlace): Vec3 => bentPoint(at)([0, l.mm(postAt(p, lay.capUnder, lay.capUnder)), 0]);
   const [here, there] = [foot(bents[0]), foot(bents[1])];
@@ -208,7 +210,7 @@ function braceEnds(
     half =
       (brace.v / 2) * Math.hypot(1, steep) + (((thick / 2) * 1.05 + brace.v * Math.tan(skew)) * steep) / Math.cos(skew);
   }
-  if (rooms.some((r) => r.top - r.foot < clearTop + clearFoot + 4.2 * half)) return undefined;
+  if (rooms.some((r) => r.top - r.foot < clearTop + clearFoot + 4.2 * half + swayed)) return undefined;
   return bents.map((at, k): BraceEnd => {
     const z = zs[k]! - at.cap[2];
     return {

@@ -83,7 +83,7 @@ export function deck(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayou
     );
   const rows = (from: number, side: -1 | 1, n: number): number[] =>
     Array.from({ length: n }, (_, k) => from + side * (k + 0.5) * plank.v);
-  const strip = (id: string, y: number, from: number, to: number, list: readonly TiePlace[]): void =>
+  const strip = (id: string, y: number, from: number, to: number, list: readonly TiePlace[], beside: number): void =>
     along(
       b,
       ctx,
@@ -93,6 +93,7 @@ export function deck(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayou
       from,
       to,
       list,
+      beside,
     );
   const onLong = (list: readonly TiePlace[], y: number): TiePlace[] =>
     list.filter((p) => y > p.reach[0] - 1e-6 && y < p.reach[1] + 1e-6);
@@ -117,6 +118,7 @@ export function deck(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayou
             s0,
             s1,
             onLong(list, y),
+            edge,
           );
         }),
       );
@@ -144,6 +146,7 @@ export function deck(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayou
           s0,
           s1,
           under,
+          edge,
         ),
       );
     });
@@ -186,7 +189,19 @@ function seatPoints(l: TrestleLayout, p: Pack, station: number, half: number): V
     }),
   );
   const [k, next] = [bayAt(l, station - half), bayAt(l, station + half)];
-  return k === next ? corners : [...corners, ...edges.flatMap((e) => [at(k, e).b, at(next, e).a])];
+  if (k === next) return corners;
+  // over a bent: the ends of both bays, and what of each lies under the tie
+  const beside = [k, next].flatMap((bay) =>
+    edges.flatMap((e) => {
+      const line = at(bay, e);
+      const whole = dot(sub(line.b, line.a), line.d);
+      return [-half, half].map((x) => {
+        const t = (dot(sub(place.at, line.a), place.along) + x) / dot(line.d, place.along);
+        return addScaled(line.a, line.d, Math.min(whole, Math.max(0, t)));
+      });
+    }),
+  );
+  return [...corners, ...beside];
 }
 
 /** The line of a pack's edge in a bay, `e` to the left of its middle. Every tie of the bay asks for it. */
@@ -277,18 +292,21 @@ function layTie(b: Builder, ctx: Context, l: TrestleLayout, s: TieSeed): TiePlac
       Math.abs(dot(normalize(x.across), placeAt(l.alignment, x.station).along)) > 1e-6,
   );
   own.forEach((p, i) => {
-    const under = stickUnder(b, ctx, l, p, s.station, tie.w / 2);
-    if (under)
+    // where the pack lies askew under the tie only one of its edges carries it
+    const askew = gaps[i]! > ASKEW;
+    sticksUnder(b, ctx, l, p, s.station, tie.w / 2, askew).forEach((under, n, all) =>
       b.join({
         kind: "lap",
-        id: `${id}>${i}`,
+        id: `${id}>${i}${n > 0 ? `/${n + 1}` : ""}`,
         a: id,
-        b: under.id,
+        b: under,
         aFace: "-v",
         bFace: "+w",
-        contact: under.whole && !l.laminated && !skewEnd && gaps[i]! < FLUSH ? "face" : "line",
+        // over a bent a tie rests on whichever bay stands higher
+        contact: all.length > 1 ? "gap" : l.alignment.curvature === 0 && !skewEnd && gaps[i]! < FLUSH ? "face" : "line",
         remedy: "Shim the tie, or dap it over the stringers.",
-      });
+      }),
+    );
   });
   const top = addScaled(origin, up, tie.v);
   const side = cross(d, up);
@@ -307,27 +325,31 @@ function layTie(b: Builder, ctx: Context, l: TrestleLayout, s: TieSeed): TiePlac
   };
 }
 
-/** A strip of the pack that passes under a tie, one that does not end there if there is such. */
-function stickUnder(
+/** Corners of a pack that lie further apart than this in height are not all near the tie, mm: inside the tolerance of contact. */
+const ASKEW = 0.008;
+
+/** The sticks of the pack under a tie, `all` of them or one: one that does not end there if there is such, else both that meet. */
+function sticksUnder(
   b: Builder,
   ctx: Context,
   l: TrestleLayout,
   p: Pack,
   station: number,
   half: number,
-): { readonly id: string; readonly whole: boolean } | undefined {
+  all: boolean,
+): readonly string[] {
   const plies = plyIndex(b, ctx, l, p);
   const order = [...plies.keys()].sort(
     (x, y) => Math.abs(x - (plies.length - 1) / 2) - Math.abs(y - (plies.length - 1) / 2),
   );
-  let half0: { id: string; whole: boolean } | undefined;
+  const under = (g: Stretch): boolean => station + half > g.from + 1e-9 && station - half < g.to - 1e-9;
+  if (all) return plies.flatMap((own) => own.filter(under).map((g) => g.id));
   for (const k of order)
-    for (const seg of plies[k]!) {
-      if (station + half < seg.from - 1e-9 || station - half > seg.to + 1e-9) continue;
-      if (station - half >= seg.from - 1e-6 && station + half <= seg.to + 1e-6) return { id: seg.id, whole: true };
-      half0 ??= { id: seg.id, whole: false };
-    }
-  return half0;
+    for (const seg of plies[k]!)
+      if (station - half >= seg.from - 1e-6 && station + half <= seg.to + 1e-6) return [seg.id];
+  return plies[order[0]!]!.filter((g) => station + half > g.from + 1e-9 && station - half < g.to - 1e-9).map(
+    (g) => g.id,
+  );
 }
 interface Stretch {
   readonly id: string;
@@ -361,7 +383,7 @@ function plyIndex(b: Builder, ctx: Context, l: TrestleLayout, p: Pack): Stretch[
 
 type Common = { id: string; role: string; letter: string; assembly: string; timber: Timber };
 
-/** A straight strip on the ties from one station to another, lifted until it enters none. */
+/** A straight strip on the ties from one station to another, parallel to the line `beside` the track, lifted until it enters none. */
 function along(
   b: Builder,
   ctx: Context,
@@ -371,6 +393,7 @@ function along(
   from: number,
   to: number,
   ties: readonly TiePlace[],
+  beside = y,
 ): void {
   const half = l.timbers.tie.w / 2;
   // a tie that only grazes an end, or on the outside of a curve stays short of it, does not carry it
@@ -378,10 +401,13 @@ function along(
   const over = (t: TiePlace, by: number): boolean => t.station + half > from + by && t.station - half < to - by;
   const under = between(ties, from - half, to + half).filter((t) => over(t, 1e-6));
   if (under.length < 2) return;
-  const [p, q] = [deckPoint(l, from, y), deckPoint(l, to, y)];
-  const d = normalize(sub(q, p));
+  const [p0, q0] = [deckPoint(l, from, beside), deckPoint(l, to, beside)];
+  const d = normalize(sub(q0, p0));
   const up0 = normalize(under.reduce<Vec3>((s, t) => [s[0] + t.up[0], s[1] + t.up[1], s[2] + t.up[2]], [0, 0, 0]));
   const up = normalize(addScaled(up0, d, -dot(up0, d)));
+  // planks side by side are parallel, also where their bay turns
+  const left = cross(up, d);
+  const [p, q] = [addScaled(p0, left, y - beside), addScaled(q0, left, y - beside)];
   const ends = ([from, to] as const).map((s, end) => {
     // its ends lie in planes across the track, so that neighbours on a curve meet
     const datum = `across:${end}:${s.toFixed(3)}`;
@@ -425,7 +451,12 @@ function along(
     const g = gaps[i]!;
     const inside = room(t).every(Boolean);
     const straight = l.alignment.curvature === 0;
-    const contact = lift - g[1] > FLUSH ? "gap" : straight && inside && g[1] - g[0] < FLUSH ? "face" : "line";
+    const contact =
+      lift - g[1] > FLUSH || (!straight && !inside)
+        ? "gap"
+        : straight && inside && g[1] - g[0] < FLUSH
+          ? "face"
+          : "line";
     b.join({
       kind: "lap",
       id: `${c.id}>${t.id.slice(ctx.structure.length + 1)}`,
@@ -549,7 +580,7 @@ function bulkheads(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayout)
     const top =
       Math.min(...tops) -
       2 * half * Math.abs(l.alignment.grade * Math.tan(at.place.heading - placeAt(l.alignment, at.station).heading)) -
-      0.05 * Math.sign(Math.abs(l.alignment.grade)) -
+      0.05 * Math.sign(Math.abs(l.alignment.grade) + Math.abs(l.cant)) -
       2.5 * sag * Math.abs(Math.sin(l.cant));
     const n = Math.floor((top + l.timbers.cap.v) / plank.v + 1e-9);
     for (let k = 0; k < n; k++) {

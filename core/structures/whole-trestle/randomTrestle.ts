@@ -29,7 +29,7 @@ export const randomTrestle: fc.Arbitrary<TrestleValues> = fc
     skewStart: pick(0, 0, 0, 12, -20),
     skewEnd: pick(0, 0, 0, 15, -9),
     bentKind: pick("framed", "framed", "pile"),
-    pileSize: pick("⌀12", "12×12"),
+    pileSize: pick("⌀10", "12×12"),
     topStory: ft(9, 18),
     story: ft(9, 18),
     leastStory: ft(5, 9),

@@ -225,14 +225,13 @@ function bearers(
       b: addScaled(middle, along, half),
       up: normalize(at.across),
       seat: ["centre", "+"],
-      square: [!starts, !ends],
     });
     // behind an end bent a corbel ends with the cap
     const trim = (end: 0 | 1, datum: string): void =>
       b.join({ kind: "trim", id: `${id}>end${end}`, a: id, datum, as: `end${end}`, contact: "gap" });
     if (starts) b.datums["start:back"] ??= flip(b.datums["start"]!);
-    if (starts) trim(0, "start:back");
-    if (ends) trim(1, "finish");
+    trim(0, starts ? "start:back" : `${id}:back`);
+    trim(1, ends ? "finish" : `${id}:fore`);
     b.datums[`${id}:back`] = planeAt(addScaled(seat, along, -half), [-along[0], -along[1], -along[2]]);
     b.datums[`${id}:fore`] = planeAt(addScaled(seat, along, half), along);
     const own = { id: `${id}>cap`, a: id, b: `${root}/cap` };

@@ -172,7 +172,8 @@ describe("bents to the ground", () => {
       error: "Line 2 reads “ten,-20”; write a station and a height with a comma or a tab between, such as 45, -20.",
     });
     expect(read("  ")).toMatchObject({ ok: false });
-    expect(p.ok && readProfile(printProfile(p.points, "ft"), "ft")).toEqual(p);
+    const again = p.ok ? readProfile(printProfile(p.points, "ft"), "ft") : p;
+    expect(again.ok && printProfile(again.points, "ft")).toBe("0, -6\n30, -14\n45, -20.5");
     expect(
       profileFromDrawing([
         [100, 50],

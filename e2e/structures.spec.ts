@@ -1,0 +1,118 @@
+import { expect, test, type Page } from "@playwright/test";
+import { readFileSync } from "node:fs";
+
+const open = async (page: Page, name: string): Promise<void> => {
+  await page.goto("/");
+  await page.getByRole("link", { name: `Open ${name}`, exact: true }).click();
+  await page.getByRole("link", { name: "Framing" }).first().click();
+};
+
+test("a whole trestle: typed spacing, plan, the ground drawn and pasted, one template for all bents", async ({
+  page,
+}) => {
+  await open(page, "Summit curve trestle");
+  await expect(page.getByText("Framed trestle, 9 bents, curved, graded")).toBeVisible();
+  await expect(page.getByText("✓ Nothing to object to.")).toBeVisible();
+  await page.getByRole("button", { name: /^Bent spacing, / }).click();
+  await page.getByRole("textbox", { name: /^Bent spacing/ }).fill("12");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("Framed trestle, 11 bents, curved, graded")).toBeVisible();
+  await page.getByRole("button", { name: "Plan", exact: true }).click();
+  await expect(page.getByRole("region", { name: "Trestle over the gulch, plan elevation" })).toBeVisible();
+  // the ground: a point more by a press, then pasted as CSV with a slip in it
+  await page.getByRole("button", { name: "Elevation", exact: true }).click();
+  await page.getByRole("tab", { name: "Parameters" }).click();
+  const ground = page.getByRole("textbox", { name: "Ground profile" });
+  const lines = async (): Promise<number> => (await ground.inputValue()).split("\n").length;
+  expect(await lines()).toBe(11);
+  await page.getByRole("button", { name: "Draw the ground" }).click();
+  const board = page.getByRole("region", { name: "Trestle over the gulch, side elevation" });
+  const box = (await board.boundingBox())!;
+  await page.mouse.click(box.x + box.width / 2 + 70, box.y + box.height * 0.7);
+  await expect.poll(lines).toBe(12);
+  await ground.fill("station,height\n0,-10\nten,-20");
+  await ground.blur();
+  await expect(page.getByText("Line 3 reads “ten,-20”; write a station and a height")).toBeVisible();
+  await ground.fill("station,height\n0,-10\n60,-30\n120,-9");
+  await ground.blur();
+  await expect.poll(lines).toBe(3);
+  await page.getByRole("link", { name: "Jigs" }).first().click();
+  for (const sheet of ["template, all bents", "track board, upside down", "ground and footings", "spacer blocks"])
+    await expect(page.getByText(`Trestle over the gulch: ${sheet}`).first()).toBeAttached();
+});
+
+test("in space: the frame is drawn, a press selects the stick everywhere, a role is hidden, a picture saved", async ({
+  page,
+}) => {
+  await open(page, "Howe truss");
+  await page.getByRole("button", { name: "Space", exact: true }).click();
+  const canvas = page.locator("canvas").first();
+  await expect(canvas).toBeVisible();
+  await expect(page.locator("[data-space]")).not.toHaveAttribute("data-space", "0");
+  // software rendering shows wood: some pixels are neither film nor nothing
+  const wood = (): Promise<number> =>
+    canvas.evaluate((el) => {
+      const c = document.createElement("canvas");
+      c.width = 320;
+      c.height = 200;
+      const g = c.getContext("2d")!;
+      g.drawImage(el as HTMLCanvasElement, 0, 0, 320, 200);
+      const d = g.getImageData(0, 0, 320, 200).data;
+      let n = 0;
+      for (let i = 0; i < d.length; i += 4) if (d[i + 3]! > 200 && d[i]! > d[i + 2]! + 12) n++;
+      return n;
+    });
+  await expect.poll(wood, { timeout: 20_000 }).toBeGreaterThan(400);
+  const before = await wood();
+  // press about until a stick is met
+  const box = (await canvas.boundingBox())!;
+  const ticket = page.getByRole("region", { name: /^Ticket of / });
+  for (let i = 0; i < 40 && !(await ticket.isVisible()); i++)
+    await page.mouse.click(box.x + box.width * (0.4 + 0.005 * i), box.y + box.height * (0.42 + 0.004 * i));
+  await expect(ticket).toBeVisible();
+  await page.getByText("Hide by role").click();
+  await page.getByLabel("tie", { exact: true }).uncheck();
+  await expect.poll(wood).not.toBe(before);
+  await page.getByLabel("Cut open").selectOption("across");
+  await page.getByRole("slider", { name: "Taken apart" }).fill("0.8");
+  const [file] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("button", { name: "Save this picture" }).click(),
+  ]);
+  expect(file.suggestedFilename()).toBe("bridge-over-the-notch-river.png");
+  expect(
+    readFileSync((await file.path())!)
+      .subarray(1, 4)
+      .toString(),
+  ).toBe("PNG");
+  // the same stick is selected in the elevation
+  const mark = await ticket.getAttribute("aria-label");
+  await page.getByRole("button", { name: "Elevation", exact: true }).click();
+  await expect(page.getByRole("region", { name: mark! })).toBeVisible();
+});
+
+test("a truss: forces and their tints, the model under a train, Howe and Pratt side by side, one chosen with its reason", async ({
+  page,
+}) => {
+  await open(page, "Howe truss");
+  await page.getByRole("tab", { name: "Forces" }).click();
+  await expect(page.getByRole("row", { name: /^vertical L1–U1 \+/ })).toBeVisible();
+  await expect(page.getByText("Stiff and strong enough under this train.")).toBeVisible();
+  await expect(page.getByText(/The girders must stand/)).toBeVisible();
+  await page.getByRole("button", { name: "Show" }).click();
+  await page.getByLabel("Forces in tints").check();
+  await expect(page.locator('[data-stick="bridge/span1/left/vertical/L1-U1"]').first()).toHaveCSS(
+    "fill",
+    "rgb(47, 111, 143)",
+  );
+  await page.keyboard.press("Escape");
+  await page.getByRole("button", { name: "Compare" }).click();
+  await expect(page.getByRole("row", { name: /^Members 1\d\d 1\d\d$/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("row", { name: /^Weight of the model \d+\.\d g/ })).toBeVisible();
+  await page.getByRole("textbox", { name: "Why" }).last().fill("Tried with the trains of 1912.");
+  await page.keyboard.press("Enter");
+  await page.getByRole("button", { name: "Choose Pratt" }).click();
+  await expect(page.getByRole("button", { name: "Choose Howe" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByText("Pratt truss, through").first()).toBeVisible();
+});
