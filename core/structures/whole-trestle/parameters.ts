@@ -11,8 +11,11 @@ const deck = "Ties and deck";
 const span = (min: Prototype, max: Prototype, usual: readonly [Prototype, Prototype]) => ({ min, max, usual });
 const below = (n: number): Prototype => prototype(-n);
 
+type OwnHere = "height" | "stories" | "storyHeights";
 /** What the whole trestle takes from a bent as it is: its posts, its horizontals and its timbers. */
-const { height: _height, stories: _stories, storyHeights: _storyHeights, ...bent } = bentSpec;
+const bent = Object.fromEntries(
+  Object.entries(bentSpec).filter(([k]) => !["height", "stories", "storyHeights"].includes(k)),
+) as Omit<typeof bentSpec, OwnHere>;
 
 /**
  * Whole trestle. Prototype mm, percent, degrees. The grade line is the base of rail on the deck's centre line; ground
