@@ -136,7 +136,7 @@ function Toggle<T extends string>({
   onChange: (v: T) => void;
 }) {
   return (
-    <div role="radiogroup" aria-label={`${name} unit`} className="ml-1 flex items-center gap-1">
+    <div role="radiogroup" aria-label={`${name} unit`} className="ml-1 flex shrink-0 items-center gap-1">
       <span className="head hidden text-[15px] text-ink-2 min-[1180px]:inline">{name}</span>
       <span className="flex overflow-hidden rounded-[3px] border border-edge">
         {options.map(([v, text]) => (
@@ -145,7 +145,7 @@ function Toggle<T extends string>({
             role="radio"
             aria-checked={v === value}
             onClick={() => onChange(v)}
-            className={`head min-h-[26px] px-2 text-[15px] ${v === value ? "bg-ink text-film" : "bg-film"}`}
+            className={`head min-h-[26px] px-2 text-[15px] whitespace-nowrap ${v === value ? "bg-ink text-film" : "bg-film"}`}
           >
             {text}
           </button>

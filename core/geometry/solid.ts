@@ -60,18 +60,38 @@ export function clip(solid: Solid, plane: TaggedPlane, eps = TOLERANCE.samePoint
   const faces: SolidFace[] = [];
   const rim: Vec3[] = [];
   for (const f of solid.faces) {
+    const { corners } = f;
+    const heights: number[] = [];
+    let [above, below] = [false, false];
+    for (const p of corners) {
+      const h = n[0] * p[0] + n[1] * p[1] + n[2] * p[2] - d;
+      heights.push(h);
+      if (h > eps) above = true;
+      else if (h < -eps) below = true;
+    }
+    // a side that the plane does not cross stays as it is, or goes
+    if (!above) {
+      for (let i = 0; i < corners.length; i++) if (heights[i]! >= -eps) rim.push(corners[i]!);
+      faces.push(f);
+      continue;
+    }
+    if (!below) {
+      for (let i = 0; i < corners.length; i++) if (heights[i]! <= eps) rim.push(corners[i]!);
+      continue;
+    }
     const kept: Vec3[] = [];
-    for (let i = 0; i < f.corners.length; i++) {
-      const p = f.corners[i]!;
-      const q = f.corners[(i + 1) % f.corners.length]!;
-      const hp = heightOver(plane, p);
-      const hq = heightOver(plane, q);
+    for (let i = 0; i < corners.length; i++) {
+      const p = corners[i]!;
+      const q = corners[(i + 1) % corners.length]!;
+      const hp = heights[i]!;
+      const hq = heights[(i + 1) % corners.length]!;
       if (hp <= eps) {
         kept.push(p);
         if (hp >= -eps) rim.push(p);
       }
       if ((hp < -eps && hq > eps) || (hp > eps && hq < -eps)) {
-        const cut = add(p, scale(sub(q, p), hp / (hp - hq)));
+        const k = hp / (hp - hq);
+        const cut: Vec3 = [p[0] + (q[0] - p[0]) * k, p[1] + (q[1] - p[1]) * k, p[2] + (q[2] - p[2]) * k];
         kept.push(cut);
         rim.push(cut);
       }

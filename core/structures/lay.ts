@@ -17,21 +17,41 @@ export const FLUSH = 0.0015;
 /** Rounds of laying on: each one leaves a remainder that is second order in the last. */
 const ROUNDS = 8;
 
-/** How far a support's four corners under a strip stand out of the strip's underside (line a to b, `out` from it), least and most. */
-export function standsOut(s: Support, a: Vec3, d: Vec3, out: Vec3, width: number): readonly [number, number] {
+/**
+ * How far a support's corners under a strip stand out of the strip's underside (line a to b, `out` from it), least and
+ * most. `ends` are the planes in which the strip ends: where it has ended nothing is under it, and where it ends before
+ * the support does, its end counts. Nothing at all under it is [Infinity, -Infinity].
+ */
+export function standsOut(
+  s: Support,
+  a: Vec3,
+  d: Vec3,
+  out: Vec3,
+  width: number,
+  ends?: readonly [Plane, Plane],
+): readonly [number, number] {
   const across = cross(out, d);
   const { n, d: high } = s.face;
   const rise = dot(n, out);
   let least = Infinity;
   let most = -Infinity;
-  for (const side of s.sides) {
-    const run = dot(side.n, d);
-    for (let i = 0; i < 2; i++) {
-      const w = i === 0 ? -width / 2 : width / 2;
-      const px = a[0] + across[0] * w;
-      const py = a[1] + across[1] * w;
-      const pz = a[2] + across[2] * w;
-      const t = (side.d - side.n[0] * px - side.n[1] * py - side.n[2] * pz) / run;
+  for (let i = 0; i < 2; i++) {
+    const w = i === 0 ? -width / 2 : width / 2;
+    const px = a[0] + across[0] * w;
+    const py = a[1] + across[1] * w;
+    const pz = a[2] + across[2] * w;
+    const where = (p: Plane): number =>
+      (p.d - p.n[0] * px - p.n[1] * py - p.n[2] * pz) / (p.n[0] * d[0] + p.n[1] * d[1] + p.n[2] * d[2]);
+    const [t0, t1] = [where(s.sides[0]), where(s.sides[1])];
+    let from = Math.min(t0, t1);
+    let to = Math.max(t0, t1);
+    if (ends) {
+      from = Math.max(from, where(ends[0]));
+      to = Math.min(to, where(ends[1]));
+      if (from > to) continue;
+    }
+    for (let k = 0; k < 2; k++) {
+      const t = k === 0 ? from : to;
       const h = (high - n[0] * (px + d[0] * t) - n[1] * (py + d[1] * t) - n[2] * (pz + d[2] * t)) / rise;
       if (h < least) least = h;
       if (h > most) most = h;

@@ -27,6 +27,8 @@ export function Marks({
               .flat()
               .map((p) => Math.abs((p[0] - s.centre[0]) * s.along[0] + (p[1] - s.centre[1]) * s.along[1])),
           );
+          // of a whole trestle only what is long enough to carry its mark
+          if (shown.length > 200 && (half * view.k < 26 || s.role === "tie")) return null;
           const aside = /brace/.test(s.role) ? -0.55 : 0;
           const [x, y] = [
             view.X(s.centre[0] + aside * half * s.along[0]),

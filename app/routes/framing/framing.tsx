@@ -384,9 +384,11 @@ export default function Framing() {
         <p className="w-[316px] shrink-0 border-l border-hair px-5 py-1 text-[15px] leading-[21px]" aria-live="polite">
           {cursor && !selected ? (
             <>
-              <b>{P(Math.abs(cursor[0]) / unit)}</b> from the centre, <b>{P(-cursor[1] / unit)}</b> down
+              <b>{P(Math.abs(cursor[0]) / unit)}</b>{" "}
+              {home === "front" ? "from the centre" : cursor[0] < 0 ? "back" : "on"},{" "}
+              <b>{P(Math.abs(cursor[1]) / unit)}</b> {cursor[1] > 0 ? "up" : "down"}
               <br />
-              {M(Math.abs(cursor[0]))} · {M(-cursor[1])} on the model
+              {M(Math.abs(cursor[0]))} · {M(Math.abs(cursor[1]))} on the model
             </>
           ) : (
             <>

@@ -31,7 +31,7 @@ export function loader() {
     jobs: listJobs().map(({ id, doc, changedAt, issues }) => {
       const design = designOf(doc, issuedMarks(issues));
       const first = design.structures.find((s) => !s.fault);
-      const outlines = first ? elevation(first.resolved.sticks, VIEWS.front).flatMap((s) => s.outlines) : [];
+      const outlines = first ? elevation(first.resolved.sticks, VIEWS[first.kind.home]).flatMap((s) => s.outlines) : [];
       return {
         id,
         name: doc.name,

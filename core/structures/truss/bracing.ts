@@ -163,7 +163,7 @@ function underBeams(
       b: from.id,
       aFace: "+v",
       bFace: "-v",
-      contact: "line",
+      contact: slope === 0 ? "line" : "gap",
     });
     b.join({
       kind: "lap",
@@ -172,7 +172,7 @@ function underBeams(
       b: to.id,
       aFace: "+v",
       bFace: "-v",
-      contact: "line",
+      contact: slope === 0 ? "line" : "gap",
     });
   });
 }

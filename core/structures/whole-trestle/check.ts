@@ -87,7 +87,12 @@ export function trestleCheck(v: TrestleValues): string[] {
   const tallest = Math.max(...heightsOf(v, stations));
   const lowest = Math.min(...heightsOf(v, stations));
   const size = v.bentKind === "pile" ? nominalMm(v.cap).width : nominalMm(v.cap).width + nominalMm(v.sill).width;
-  const least = size + LEAST_POST;
+  // under a tilted cap the posts of the low side are shorter
+  const tilt =
+    v.superelevation > 0 && v.superBy === "tilt"
+      ? (v.superelevation / rail) * (v.spacings.reduce((s, x) => s + x, 0) + feet(1))
+      : 0;
+  const least = size + LEAST_POST + tilt;
   if (lowest < least) {
     const at = heightsOf(v, stations).findIndex((h) => h < least);
     out.push(

@@ -219,10 +219,14 @@ function edgeLine(l: TrestleLayout, bay: number, p: Pack, e: number): BayLine {
 }
 const edges = new WeakMap<TrestleLayout, Map<number, BayLine>>();
 
+/** What a tie on a curve is lifted by, mm: the chords under it stand for an arc, and a touch is a hundredth. */
+const HAIR = 0.003;
+
 /** Lays a tie on two packs so that it rests on the highest corner of each: a point of its underside over either, the way out, and how far the other corners lie below. */
 function restOn(
   right: readonly Vec3[],
   left: readonly Vec3[],
+  lifted: number,
 ): { readonly a: Vec3; readonly d: Vec3; readonly out: Vec3; readonly gaps: readonly [number, number] } {
   const mean = (q: readonly Vec3[]): Vec3 =>
     scale(
@@ -249,7 +253,8 @@ function restOn(
     b = addScaled(b, out, q[0]);
     if (Math.abs(r[0]) + Math.abs(q[0]) < 1e-9) break;
   }
-  return { a, d, out, gaps };
+  // a hair over chords that stand for an arc
+  return { a: lifted === 0 ? a : addScaled(a, out, lifted), d, out, gaps };
 }
 
 interface TieSeed {
@@ -267,7 +272,7 @@ function layTie(b: Builder, ctx: Context, l: TrestleLayout, s: TieSeed): TiePlac
   const place = placeAt(l.alignment, s.station);
   const own = l.packs.filter((p) => p.track === s.track) as [Pack, Pack];
   const [right, left] = own.map((p) => seatPoints(l, p, s.station, tie.w / 2)) as [Vec3[], Vec3[]];
-  const { a: origin, d, out: up, gaps } = restOn(right, left);
+  const { a: origin, d, out: up, gaps } = restOn(right, left, l.alignment.curvature === 0 ? 0 : HAIR);
   // along the tie from the deck's centre line
   const middle = dot(sub(place.at, origin), place.left) / dot(d, place.left);
   const at = (y: number): Vec3 => addScaled(origin, d, middle + y);
@@ -396,10 +401,9 @@ function along(
   beside = y,
 ): void {
   const half = l.timbers.tie.w / 2;
-  // a tie that only grazes an end, or on the outside of a curve stays short of it, does not carry it
-  const graze = 0.05 + half * Math.abs(l.alignment.curvature) * (Math.abs(y) + c.timber.v) * 1.5;
-  const over = (t: TiePlace, by: number): boolean => t.station + half > from + by && t.station - half < to - by;
-  const under = between(ties, from - half, to + half).filter((t) => over(t, 1e-6));
+  const under = between(ties, from - half, to + half).filter(
+    (t) => t.station + half > from + 1e-6 && t.station - half < to - 1e-6,
+  );
   if (under.length < 2) return;
   const [p0, q0] = [deckPoint(l, from, beside), deckPoint(l, to, beside)];
   const d = normalize(sub(q0, p0));
@@ -435,11 +439,8 @@ function along(
     (t.station - from) * bow - (from <= l.bents[0]!.station + 1e-6 ? skewed : 0) >= reach,
     (to - t.station) * bow - (to >= l.alignment.length - 1e-6 ? skewed : 0) >= reach,
   ];
-  const gaps = under.map((t) => {
-    const [before, after] = room(t);
-    const sides = [before ? t.support.sides[0] : ends[0]!.plane, after ? t.support.sides[1] : ends[1]!.plane] as const;
-    return standsOut({ face: t.support.face, sides }, p, d, up, c.timber.v);
-  });
+  const planes = [ends[0]!.plane, ends[1]!.plane] as const;
+  const gaps = under.map((t) => standsOut(t.support, p, d, up, c.timber.v, planes));
   const lift = Math.max(...gaps.map((g) => g[1]));
   const [a, e] = [addScaled(p, up, lift), addScaled(q, up, lift)];
   b.stick({ ...c, a, b: e, up: cross(up, d), seat: ["centre", "-"] });
@@ -447,7 +448,7 @@ function along(
     b.join({ kind: "trim", id: `${c.id}>end${end}`, a: c.id, datum, as: end === 0 ? "end0" : "end1", contact: "gap" }),
   );
   under.forEach((t, i) => {
-    if (!over(t, graze)) return;
+    if (gaps[i]![1] === -Infinity) return;
     const g = gaps[i]!;
     const inside = room(t).every(Boolean);
     const straight = l.alignment.curvature === 0;
@@ -542,7 +543,7 @@ function guard(
             b: t.id,
             aFace: "-w",
             bFace: "+v",
-            contact: "line",
+            contact: t.station - tie.w > s0 && t.station + tie.w < s1 ? "line" : "gap",
           }),
         );
       return;
@@ -580,7 +581,7 @@ function bulkheads(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayout)
     const top =
       Math.min(...tops) -
       2 * half * Math.abs(l.alignment.grade * Math.tan(at.place.heading - placeAt(l.alignment, at.station).heading)) -
-      0.05 * Math.sign(Math.abs(l.alignment.grade) + Math.abs(l.cant)) -
+      0.03 * l.timbers.cap.w * Math.sign(Math.abs(l.alignment.grade) + Math.abs(l.cant)) -
       2.5 * sag * Math.abs(Math.sin(l.cant));
     const n = Math.floor((top + l.timbers.cap.v) / plank.v + 1e-9);
     for (let k = 0; k < n; k++) {

@@ -44,7 +44,7 @@ function partOf(assembly: string, sticks: readonly Resolved[], white: (s: string
       for (const f of part.faces) {
         const end = Math.abs(f.plane.n[0] * u[0] + f.plane.n[1] * u[1] + f.plane.n[2] * u[2]) > 0.7;
         const k = end ? tint * 0.8 : tint;
-        const rgb = white(s.stock) ? [k * 0.97, k * 0.97, k * 0.95] : [k * 0.93, k * 0.83, k * 0.66];
+        const rgb = white(s.stock) ? [k * 0.97, k * 0.97, k * 0.95] : [k, k * 0.84, k * 0.58];
         for (let i = 1; i + 1 < f.corners.length; i++) {
           for (const c of [f.corners[0]!, f.corners[i]!, f.corners[i + 1]!]) {
             put(positions, c);
@@ -166,7 +166,12 @@ export default function Space({ name, sticks, selected, select, isStyrene }: Pro
                 />
               </mesh>
               <lineSegments geometry={p.edges}>
-                <lineBasicMaterial color="#3a3226" transparent opacity={0.45} clippingPlanes={planes} />
+                <lineBasicMaterial
+                  color="#3a3226"
+                  transparent
+                  opacity={sticks.length > 300 ? 0.22 : 0.4}
+                  clippingPlanes={planes}
+                />
               </lineSegments>
               {chosen && sticks.find((s) => s.id === selected)?.member.assembly === p.assembly && (
                 <mesh geometry={chosen.geometry} renderOrder={2}>
