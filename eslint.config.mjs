@@ -6,7 +6,8 @@ import tseslint from "typescript-eslint";
 /** Core's folders in the order of the pipeline: each may import only from those before it. */
 const PIPELINE = [
   "units",
-  "geometry", "statics",
+  "geometry",
+  "statics",
   "lumber",
   "frame",
   "structures",

@@ -190,7 +190,7 @@ function braceEnds(
   if (!post) return undefined;
   const thick = post.body.shape === "round" ? post.body.diameter : timberOf(v.post, ctx.stock(v.post)).w;
   // at the other end of the same post a sway brace comes by
-  const swayed = v.sway ? 1.8 * timberOf(v.swayBrace, ctx.stock(v.swayBrace)).v : 0;
+  const swayed = v.sway ? 2.5 * timberOf(v.swayBrace, ctx.stock(v.swayBrace)).v : 0;
   const lay = bentLayout(bents[0].values);
   const foot = (at: BentPlace): Vec3 => bentPoint(at)([0, l.mm(postAt(p, lay.capUnder, lay.capUnder)), 0]);
   const [here, there] = [foot(bents[0]), foot(bents[1])];

@@ -220,7 +220,7 @@ function edgeLine(l: TrestleLayout, bay: number, p: Pack, e: number): BayLine {
 const edges = new WeakMap<TrestleLayout, Map<number, BayLine>>();
 
 /** What a tie on a curve is lifted by, mm: the chords under it stand for an arc, and a touch is a hundredth. */
-const HAIR = 0.003;
+const HAIR = 0.004;
 
 /** Lays a tie on two packs so that it rests on the highest corner of each: a point of its underside over either, the way out, and how far the other corners lie below. */
 function restOn(
@@ -441,7 +441,7 @@ function along(
   ];
   const planes = [ends[0]!.plane, ends[1]!.plane] as const;
   const gaps = under.map((t) => standsOut(t.support, p, d, up, c.timber.v, planes));
-  const lift = Math.max(...gaps.map((g) => g[1]));
+  const lift = Math.max(...gaps.map((g) => g[1])) + (l.alignment.curvature === 0 ? 0 : HAIR);
   const [a, e] = [addScaled(p, up, lift), addScaled(q, up, lift)];
   b.stick({ ...c, a, b: e, up: cross(up, d), seat: ["centre", "-"] });
   ends.forEach(({ datum }, end) =>
@@ -453,7 +453,7 @@ function along(
     const inside = room(t).every(Boolean);
     const straight = l.alignment.curvature === 0;
     const contact =
-      lift - g[1] > FLUSH || (!straight && !inside)
+      lift - g[1] > FLUSH + HAIR || (!straight && !inside)
         ? "gap"
         : straight && inside && g[1] - g[0] < FLUSH
           ? "face"
@@ -527,7 +527,7 @@ function guard(
         body: {
           shape: "run",
           axis: [0, 0, 1],
-          rings: ringsOf(l, s0, s1, y, tie.v),
+          rings: ringsOf(l, s0, s1, y, tie.v + 2 * HAIR),
           seat: ["centre", "-"],
           components: single(c.timber.v, c.timber.w, c.timber.components[0]!.stock),
         },
