@@ -62,8 +62,16 @@ export function piecesOf(sticks: readonly Resolved[], issued: readonly IssuedMar
     return { g, mark, handed: !samePiece(g.shape, mirrored(g.shape)) };
   });
   return marked.map(({ g, mark, handed }): Piece => {
-    const other = handed
-      ? marked.find((o) => o.g !== g && o.g.first.stock === g.first.stock && samePiece(o.g.shape, mirrored(g.shape)))
+    const mirror = handed ? mirrored(g.shape) : undefined;
+    const other = mirror
+      ? marked.find(
+          (o) =>
+            o.g !== g &&
+            o.handed &&
+            o.g.first.stock === g.first.stock &&
+            Math.abs(o.g.shape.overall - mirror.overall) <= TOLERANCE.samePiece &&
+            samePiece(o.g.shape, mirror),
+        )
       : undefined;
     return {
       mark,

@@ -77,6 +77,7 @@ export function layOnTwo(on: readonly [Support, Support], a: Vec3, b: Vec3, out:
     gaps = [h, k];
     p = addScaled(p, n, h[1]);
     q = addScaled(q, n, k[1]);
+    if (Math.abs(h[1]) + Math.abs(k[1]) < 1e-10) break;
   }
   return { a: p, b: q, out: n, gaps: gaps.map(([lo, hi]) => [0, hi - lo] as const) as unknown as Laid["gaps"] };
 }

@@ -1,5 +1,5 @@
 import { single, type Member } from "../../frame";
-import { addScaled, cross, dot, normalize, planeAt, scale, sub, type Vec3 } from "../../geometry";
+import { addScaled, cross, dot, normalize, planeAt, scale, sub, TOLERANCE, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { FLUSH, standsOut, type Support } from "../lay";
@@ -448,7 +448,8 @@ function along(
     b.join({ kind: "trim", id: `${c.id}>end${end}`, a: c.id, datum, as: end === 0 ? "end0" : "end1", contact: "gap" }),
   );
   under.forEach((t, i) => {
-    if (gaps[i]![1] === -Infinity) return;
+    // nothing under it, or too far below to touch: no joint
+    if (lift - gaps[i]![1] > TOLERANCE.contact + HAIR) return;
     const g = gaps[i]!;
     const inside = room(t).every(Boolean);
     const straight = l.alignment.curvature === 0;
