@@ -65,3 +65,17 @@ function shownOf(s: Resolved, view: View): Shown {
     along: [dot(s.axes.u, right), dot(s.axes.u, up)],
   };
 }
+
+/** The box round sticks as they are shown, mm; undefined where there are none. */
+export function boundsOfShown(shown: readonly Shown[]): { readonly min: Vec2; readonly max: Vec2 } | undefined {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const s of shown)
+    for (const o of s.outlines)
+      for (const p of o) {
+        x0 = Math.min(x0, p[0]);
+        y0 = Math.min(y0, p[1]);
+        x1 = Math.max(x1, p[0]);
+        y1 = Math.max(y1, p[1]);
+      }
+  return Number.isFinite(x0) ? { min: [x0, y0], max: [x1, y1] } : undefined;
+}

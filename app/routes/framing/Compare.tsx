@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from "react";
 import type { Comparison } from "core/checks";
-import { elevation, VIEWS, type Shown } from "core/drawing";
+import { boundsOfShown, elevation, VIEWS, type Shown } from "core/drawing";
 import { designVariant, type StructureDoc } from "core/job";
 import { kindOf } from "core/structures";
 import { printNumber } from "core/units";
@@ -137,14 +137,8 @@ export function Compare({ structure: s, close }: { structure: StructureDoc; clos
   );
 }
 function boxOf(shown: readonly Shown[]): { x: number; top: number; w: number; h: number } {
-  let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
-  for (const s of shown)
-    for (const o of s.outlines)
-      for (const p of o) {
-        x0 = Math.min(x0, p[0]);
-        x1 = Math.max(x1, p[0]);
-        y0 = Math.min(y0, p[1]);
-        y1 = Math.max(y1, p[1]);
-      }
-  return Number.isFinite(x0) ? { x: x0, top: y1, w: x1 - x0, h: y1 - y0 } : { x: 0, top: 0, w: 1, h: 1 };
+  const b = boundsOfShown(shown);
+  return b
+    ? { x: b.min[0], top: b.max[1], w: b.max[0] - b.min[0], h: b.max[1] - b.min[1] }
+    : { x: 0, top: 0, w: 1, h: 1 };
 }

@@ -2,9 +2,9 @@ import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { ChevronDownIcon } from "@heroicons/react/20/solid";
 import { lazy, Suspense, useMemo, useState } from "react";
 import { toast } from "sonner";
-import { elevation, VIEWS, type View } from "core/drawing";
+import { boundsOfShown, elevation, VIEWS, type View } from "core/drawing";
 import { scaleOfDrawing } from "core/job";
-import { fromPixel, toPixel, type SheetScale } from "core/prototype";
+import { fromPixel } from "core/prototype";
 import { kindOf, paramAt, printParam, type Dimension } from "core/structures";
 import { model, printMm, printModel } from "core/units";
 import { Board, type BoardView } from "~/board/Board";
@@ -26,6 +26,7 @@ import { FramingStart } from "./FramingStart";
 import { FindingMarks } from "./FindingMarks";
 import { Marks } from "./Marks";
 import { TracedNote } from "./TracedNote";
+import { UnderControls } from "./UnderControls";
 import { VariantBar } from "./VariantBar";
 import { PAINT_FROM, SticksCanvas, sticksUnder } from "~/board/SticksCanvas";
 import { Compare } from "./Compare";
@@ -35,6 +36,8 @@ import { usePieces } from "./usePieces";
 
 const Space = lazy(() => import("./space/Space"));
 
+/** What the board is fitted to while nothing is framed. */
+const NOTHING = { min: [-30, -60], max: [30, 0] } as const;
 const PADDING = [118, 96, 130, 104] as const;
 
 export default function Framing() {
@@ -59,19 +62,7 @@ export default function Framing() {
   const forces = useForces(design);
   const ground = useGroundTool(design?.structure.id, trestle);
   const pieces = usePieces(job.design);
-  const bounds = useMemo(() => {
-    let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
-    for (const s of shown)
-      for (const o of s.outlines)
-        for (const p of o) {
-          x0 = Math.min(x0, p[0]);
-          y0 = Math.min(y0, p[1]);
-          x1 = Math.max(x1, p[0]);
-          y1 = Math.max(y1, p[1]);
-        }
-    if (!Number.isFinite(x0)) return { min: [-30, -60] as const, max: [30, 0] as const };
-    return { min: [x0, y0] as const, max: [x1, y1] as const };
-  }, [shown]);
+  const bounds = useMemo(() => boundsOfShown(shown) ?? NOTHING, [shown]);
   const dims = useMemo(
     () => (design && !design.fault ? design.kind.dimensions(design.variant.params, design.context) : []),
     [design],
@@ -402,98 +393,6 @@ export default function Framing() {
           <span className="sr-only">{said}</span>
         </p>
       </div>
-    </div>
-  );
-}
-
-/** How the drawing lies under the frame: its opacity, and moving it until the lines agree. */
-function UnderControls({
-  drawing,
-  structure,
-  name,
-  opacity,
-  anchor,
-  scale,
-}: {
-  drawing: string;
-  structure: string;
-  name: string;
-  opacity: number;
-  anchor: readonly [number, number];
-  scale: SheetScale;
-}) {
-  const job = useJob();
-  const [live, setLive] = useState<number>();
-  const under =
-    (change: (u: { opacity: number; anchor: [number, number] }) => void) =>
-    (d: Parameters<Parameters<typeof job.edit>[1]>[0]) => {
-      const x = d.drawings.find((q) => q.id === drawing)?.under.find((u) => u.structure === structure);
-      if (x) change(x);
-    };
-  const nudge = (x: number, y: number): void => {
-    // the picture moves, so the point of it that stands on the origin moves the other way: by an inch of the prototype
-    const at = toPixel(scale, anchor, [-x * 25.4, -y * 25.4]);
-    job.edit(
-      `Move ${name}`,
-      under((u) => void (u.anchor = [at[0], at[1]])),
-    );
-  };
-  return (
-    <div className="flex items-center gap-2 bg-film/85 px-1.5 text-[15px]">
-      <label className="flex items-center gap-2">
-        <span className="max-w-52 truncate text-ink-2">
-          {name}
-          <span className="max-[1180px]:sr-only"> under the frame</span>
-        </span>
-        <input
-          type="range"
-          min={0}
-          max={1}
-          step={0.05}
-          value={live ?? opacity}
-          className="w-[92px] accent-[var(--ink)]"
-          onChange={(e) => {
-            const v = Number(e.target.value);
-            setLive(v);
-            job.preview(under((u) => void (u.opacity = v)));
-          }}
-          onPointerUp={() => {
-            if (live !== undefined)
-              job.edit(
-                "Opacity of the drawing",
-                under((u) => void (u.opacity = live)),
-              );
-            setLive(undefined);
-          }}
-          onKeyUp={() => {
-            if (live !== undefined)
-              job.edit(
-                "Opacity of the drawing",
-                under((u) => void (u.opacity = live)),
-              );
-            setLive(undefined);
-          }}
-        />
-      </label>
-      <span role="group" aria-label={`Move ${name} by an inch`} className="flex">
-        {(
-          [
-            ["←", -1, 0, "left"],
-            ["→", 1, 0, "right"],
-            ["↑", 0, 1, "up"],
-            ["↓", 0, -1, "down"],
-          ] as const
-        ).map(([t, x, y, w]) => (
-          <button
-            key={w}
-            className="grid size-6 place-items-center border border-hair hover:bg-shade"
-            aria-label={`Move ${name} ${w}`}
-            onClick={() => nudge(x, y)}
-          >
-            {t}
-          </button>
-        ))}
-      </span>
     </div>
   );
 }
