@@ -94,12 +94,19 @@ function structureFindings(s: StructureDesign): Finding[] {
 
 /** "L2" for a post, "front, story 1" for a brace. */
 function placeName(id: string): string {
-  if (id.split("/")[1] !== "bent") return whereWords(id);
+  const bent = /^bent(\d*)$/.exec(id.split("/")[1] ?? "");
+  if (!bent) return whereWords(id);
   const parts = id.split("/").slice(2);
   const story = /(story|level)(\d+)/.exec(id);
   const last = parts[parts.length - 1] ?? "";
   const own = /^[LRC]\d*$/.test(last) ? last : last === "front" || last === "back" ? `on the ${last}` : "";
-  return [own, story && `${story[1] === "level" ? "at story line" : "of story"} ${story[2]}`].filter(Boolean).join(" ");
+  return [
+    own,
+    story && `${story[1] === "level" ? "at story line" : "of story"} ${story[2]}`,
+    bent[1] && `of bent ${bent[1]}`,
+  ]
+    .filter(Boolean)
+    .join(" ");
 }
 
 const percentOf = (b: Bearing): number => (b.wanted > 0 ? Math.floor((100 * b.borne) / b.wanted) : 0);
@@ -182,7 +189,7 @@ function stockFindings(d: Design): Finding[] {
       {
         key: `stock:${nominal}`,
         level: e.worstPercent >= LOOKS_WRONG ? "warning" : "remark",
-        text: `${nominal} is not to be had: ${m.plies === 2 ? "two plies of " : ""}${m.item.name} is ${printMm(Math.abs(worst.model), 2)} too ${worst.model > 0 ? "large" : "small"} in ${side}, ${printFeetInches(Math.abs(worst.prototype)).replace(/^0′-/, "")} on the prototype (${printNumber(Math.abs(worst.percent), 0)} %).`,
+        text: `${nominal} is not to be had: ${m.plies === 2 ? "two plies of " : ""}${m.item.name} is ${printMm(Math.abs(worst.model), 2)} too ${worst.model > 0 ? "large" : "small"} in ${side}, ${printFeetInches(Math.abs(worst.prototype)).replace(/^0′-(0 )?/, "")} on the prototype (${printNumber(Math.abs(worst.percent), 0)} %).`,
         sticks: d.pieces.filter((p) => nominalOf(p.shape.kind, p.nominal) === nominal).flatMap((p) => p.sticks),
         remedy: { label: "Choose other stock", do: "stock", nominal },
       },

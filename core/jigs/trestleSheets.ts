@@ -126,10 +126,9 @@ function trackBoard(v: TrestleValues, l: TrestleLayout): Drawing {
   };
   const a = l.alignment;
   const cap = l.timbers.cap.w;
-  const stations =
-    a.curvature === 0
-      ? [-cap, a.length + cap]
-      : [-cap, ...arcBreaks(0, a.length, Math.max(60, 1 / Math.abs(a.curvature) / 6)), a.length + cap];
+  const k = Math.abs(a.curvature);
+  const bends = k === 0 ? [0, a.length] : arcBreaks(0, a.length * k, 1 / k).map((t) => t / k);
+  const stations = [-cap, ...bends, a.length + cap];
   const curve = (y: number, style: "centre" | "thin" | "outline"): Entity => ({
     kind: "path",
     points: stations.map((t) => at(t, y)),
