@@ -24,7 +24,8 @@ export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
     const ratio = window.devicePixelRatio || 1;
     el.width = Math.round(view.width * ratio);
     el.height = Math.round(view.height * ratio);
-    const g = el.getContext("2d")!;
+    // read back or not, it is painted by the processor: without a graphics card that is the shorter way to the screen
+    const g = el.getContext("2d", { willReadFrequently: true })!;
     g.setTransform(ratio, 0, 0, ratio, 0, 0);
     g.clearRect(0, 0, view.width, view.height);
     g.lineJoin = "round";

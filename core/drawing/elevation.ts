@@ -1,4 +1,4 @@
-import { cornersFlat, dot, hull, type Vec2, type Vec3 } from "../geometry";
+import { cornersFlat, dot, hullSeen, type Vec2, type Vec3 } from "../geometry";
 import type { Resolved } from "../frame";
 
 /** From where a structure is looked at: the directions to the right and up on the drawing, and towards the eye. */
@@ -33,27 +33,25 @@ export function elevation(sticks: readonly Resolved[], view: View): Shown[] {
 }
 
 function shownOf(s: Resolved, view: View): Shown {
-  const { right, up, eye } = view;
+  const { eye, right, up } = view;
   const outlines: Vec2[][] = [];
   let [near, far, left, most, low, high] = [-Infinity, Infinity, Infinity, -Infinity, Infinity, -Infinity];
   for (const part of s.parts) {
-    const points: Vec2[] = [];
-    const note = (a: number, b: number, c: number): void => {
-      const x = a * right[0] + b * right[1] + c * right[2];
-      const y = a * up[0] + b * up[1] + c * up[2];
-      const depth = a * eye[0] + b * eye[1] + c * eye[2];
+    const flat = part.flat ?? cornersFlat(part).flat();
+    for (let i = 0; i < flat.length; i += 3) {
+      const depth = flat[i]! * eye[0] + flat[i + 1]! * eye[1] + flat[i + 2]! * eye[2];
       if (depth > near) near = depth;
       if (depth < far) far = depth;
+    }
+    const outline = hullSeen(flat, right, up, 1e-7);
+    for (let i = 0; i < outline.length; i++) {
+      const [x, y] = outline[i]!;
       if (x < left) left = x;
       if (x > most) most = x;
       if (y < low) low = y;
       if (y > high) high = y;
-      points.push([x, y]);
-    };
-    const flat = part.flat;
-    if (flat) for (let i = 0; i < flat.length; i += 3) note(flat[i]!, flat[i + 1]!, flat[i + 2]!);
-    else for (const c of cornersFlat(part)) note(c[0], c[1], c[2]);
-    outlines.push(hull(points, 1e-7));
+    }
+    outlines.push(outline);
   }
   return {
     id: s.id,

@@ -1,5 +1,6 @@
 import { addScaled, cross, distance, dot, normalize, sub, type Vec3 } from "../geometry";
 import { developedStations } from "./develop";
+import { keptOf } from "./kept";
 import type { Body, Member, Ring, Seat } from "./member";
 import { envelope } from "./section";
 
@@ -11,15 +12,9 @@ export interface Axes {
   readonly w: Vec3;
 }
 
-const known = new WeakMap<Body, Axes>();
-
 /** Axes at the start of a member's work line (a bent strip's at its first ring). Errors: a work line of no length, `up` along it. */
 export function axesOf(body: Body): Axes {
-  const before = known.get(body);
-  if (before) return before;
-  const made = makeAxes(body);
-  known.set(body, made);
-  return made;
+  return (keptOf(body).axes ??= makeAxes(body));
 }
 function makeAxes(body: Body): Axes {
   if (body.shape === "panel") {

@@ -24,7 +24,8 @@ function componentOf(m: Member, name: string, id: string): Member {
 
 /** Looks up what joints name: a member by its id, or one component of it by id#name. Errors: neither is in the frame. */
 export function memberLookup(frame: Frame): (id: string) => Member {
-  const members = new Map(frame.members.map((m) => [m.id, m]));
+  const members = new Map<string, Member>();
+  for (const m of frame.members) members.set(m.id, m);
   return (id) => {
     const plain = members.get(id);
     if (plain) return plain;

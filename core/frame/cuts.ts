@@ -1,21 +1,8 @@
-import {
-  add,
-  addScaled,
-  cross,
-  dot,
-  flip,
-  negate,
-  normalize,
-  planeAt,
-  scale,
-  sub,
-  type Plane,
-  type Vec3,
-} from "../geometry";
+import { add, addScaled, cross, dot, negate, normalize, planeAt, scale, sub, type Plane, type Vec3 } from "../geometry";
 import { axesOf, workLength } from "./axes";
 import { memberLookup } from "./component";
 import type { End, Face, Frame, FrameNode, Joint, LapJoint, Member, NodeEnd } from "./member";
-import { stockBodies, stockFace } from "./stock-body";
+import { stockBodies, stockFace, turnedFace } from "./stock-body";
 
 /** What a cut is for: an end, along the length (rip, taper, backing), or a notch or hole. */
 export type CutClass = "end0" | "end1" | "length" | "notch";
@@ -47,14 +34,11 @@ export function middleOf(m: Member): Vec3 {
   const x = axesOf(m.body);
   return addScaled(x.origin, x.u, workLength(m) / 2);
 }
-/** Keep what lies outside a face, `gap` mm away from it. Many sticks meet the same face, so its turned plane is kept. */
-function outside(f: Plane, gap: number): Plane {
-  if (gap !== 0) return flip({ n: f.n, d: f.d + gap });
-  let turned = flipped.get(f);
-  if (!turned) flipped.set(f, (turned = flip(f)));
-  return turned;
+/** Keep what lies outside a member's face, `gap` mm away from it. */
+function outside(m: Member, face: Face, gap: number): Plane {
+  const turned = turnedFace(m, face);
+  return gap === 0 ? turned : { n: turned.n, d: turned.d - gap };
 }
-const flipped = new WeakMap<Plane, Plane>();
 const cutBy = (p: Plane, as: Cut["as"], from: string): Cut => ({ n: p.n, d: p.d, as, from });
 
 /** Where three planes meet. Errors: planes that do not. */
@@ -124,7 +108,7 @@ function nodeCuts(node: FrameNode, member: (id: string) => Member, put: (m: stri
       for (const id of above) {
         const upper = member(id);
         for (const face of e.faces?.[id] ?? [facing(upper, m, e.end)])
-          put(e.member, { ...outside(stockFace(upper, face), node.gap), as: asEnd(e.end), from: node.id });
+          put(e.member, { ...outside(upper, face, node.gap), as: asEnd(e.end), from: node.id });
       }
       for (const other of tier)
         if (other !== e) put(e.member, mitreCut(m, e.end, member(other.member), other.end, node.id));
@@ -187,7 +171,7 @@ export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
     if (j.kind === "lap" && !j.finish) return void member(j.b);
     switch (j.kind) {
       case "butt":
-        return put(j.a, cutBy(outside(stockFace(member(j.b), j.face), j.gap ?? 0), asEnd(j.end), j.id));
+        return put(j.a, cutBy(outside(member(j.b), j.face, j.gap ?? 0), asEnd(j.end), j.id));
       case "lap":
         return put(j.a, lapEndCut(a, member(j.b), j));
       case "mitre":

@@ -1,4 +1,15 @@
-import { clipAll, dot, negate, sub, subtract, type Solid, type SolidFace, type Vec3 } from "../geometry";
+import {
+  clipAll,
+  dot,
+  eightCorners,
+  Hexahedron,
+  negate,
+  sub,
+  subtract,
+  type Solid,
+  type TaggedPlane,
+  type Vec3,
+} from "../geometry";
 import { axesOf, fromLocal, sectionBox, type Axes } from "./axes";
 import { cutsOf, type Cut, type Cutter, type MemberCuts } from "./cuts";
 import type { Frame, Member } from "./member";
@@ -44,7 +55,7 @@ function sawn(member: Member, body: Pick<StockBody, "size" | "centre">, cuts: re
   const [s, f] = [dot(start.n, x.u), dot(far.n, x.u)];
   if (s > -1e-6 || f < 1e-6) return undefined;
   const { origin: o, u, v, w } = x;
-  const flat: number[] = new Array<number>(24).fill(0);
+  const flat = eightCorners();
   for (let i = 0; i < 4; i++) {
     const [dv, dw] = CORNERS[i]!;
     const [a, c] = [body.centre[0] + (dv * body.size[0]) / 2, body.centre[1] + (dw * body.size[1]) / 2];
@@ -62,45 +73,19 @@ function sawn(member: Member, body: Pick<StockBody, "size" | "centre">, cuts: re
     flat[m + 1] = py + u[1] * t1;
     flat[m + 2] = pz + u[2] * t1;
   }
-  return new Sawn(flat, x, start, far);
-}
-
-/** A stick between two planes, by its eight corners; its faces are made when they are asked for, which a drawing never does. */
-class Sawn implements Solid {
-  private points: readonly Vec3[] | undefined;
-  private made: readonly SolidFace[] | undefined;
-  constructor(
-    readonly flat: readonly number[],
-    private readonly x: Axes,
-    private readonly start: Cut,
-    private readonly far: Cut,
-  ) {}
-  get corners(): readonly Vec3[] {
-    return (this.points ??= Array.from({ length: 8 }, (_, i): Vec3 => [
-      this.flat[3 * i]!,
-      this.flat[3 * i + 1]!,
-      this.flat[3 * i + 2]!,
-    ]));
-  }
-  get faces(): readonly SolidFace[] {
-    return (this.made ??= this.make());
-  }
-  private make(): SolidFace[] {
-    const [near, end] = [this.corners.slice(0, 4), this.corners.slice(4)];
-    const { x, start, far } = this;
-    const side = (i: number, n: Vec3, tag: string): SolidFace => {
-      const k = (i + 1) % 4;
-      return { corners: [near[i]!, near[k]!, end[k]!, end[i]!], plane: { n, d: dot(n, near[i]!) }, tag };
-    };
-    return [
-      side(0, negate(x.w), "-w"),
-      side(1, x.v, "+v"),
-      side(2, x.w, "+w"),
-      side(3, negate(x.v), "-v"),
-      { corners: [...near].reverse(), plane: { n: start.n, d: start.d }, tag: start.from },
-      { corners: end, plane: { n: far.n, d: far.d }, tag: far.from },
-    ];
-  }
+  const side = (n: Vec3, corner: number, tag: string): TaggedPlane => ({
+    n,
+    d: n[0] * flat[corner]! + n[1] * flat[corner + 1]! + n[2] * flat[corner + 2]!,
+    tag,
+  });
+  return new Hexahedron(flat, () => [
+    side(negate(w), 0, "-w"),
+    side(v, 3, "+v"),
+    side(w, 6, "+w"),
+    side(negate(v), 9, "-v"),
+    { n: start.n, d: start.d, tag: start.from },
+    { n: far.n, d: far.d, tag: far.from },
+  ]);
 }
 
 /** A sheet part or block with nothing but its outline and the bevels of its edges. Undefined where the bevels meet, or for all others. */

@@ -1,6 +1,7 @@
-import { addScaled, cross, planeAt, prism, scale, type Plane, type Solid, type Vec3 } from "../geometry";
+import { addScaled, cross, flip, planeAt, prism, scale, type Plane, type Solid, type Vec3 } from "../geometry";
 import { axesOf, componentCentre, fromLocal, onRing, sectionBox, workLength, type Axes } from "./axes";
 import { stretchAt } from "./develop";
+import { keptOf } from "./kept";
 import type { Body, Face, Member, Ring, RunBody } from "./member";
 
 /** One component's uncut material: convex parts in space. Its id is the member's, with #name where there are several. */
@@ -35,13 +36,19 @@ function rectangle(x: Axes, u: number, centre: readonly [number, number], size: 
 /** The plane of a named stock face of the whole member, its outside away from the wood. A bent strip's is that of its stretch beside `near`, or of its middle one. Errors: a face the body does not have. */
 export function stockFace(m: Member, face: Face, near?: Vec3): Plane {
   if (m.body.shape === "run") return runFace(m.body, m, face, near);
-  let faces = known.get(m.body);
-  if (!faces) known.set(m.body, (faces = new Map()));
+  const faces = (keptOf(m.body).faces ??= new Map());
   let plane = faces.get(face);
   if (!plane) faces.set(face, (plane = makeFace(m, face)));
   return plane;
 }
-const known = new WeakMap<Body, Map<Face, Plane>>();
+/** The same plane with its inside away from the wood: many sticks end against one face. */
+export function turnedFace(m: Member, face: Face): Plane {
+  if (m.body.shape === "run") return flip(stockFace(m, face));
+  const turned = (keptOf(m.body).turned ??= new Map());
+  let plane = turned.get(face);
+  if (!plane) turned.set(face, (plane = flip(stockFace(m, face))));
+  return plane;
+}
 const noFace = (m: Member, face: Face): Error =>
   new Error(`Member "${m.id}" is a ${m.kind}; it has no face "${face}".`);
 

@@ -5,6 +5,7 @@
 export * from "./vec";
 export * from "./tolerance";
 export * from "./plane";
+export * from "./hexahedron";
 export * from "./solid";
 export * from "./penetration";
 export * from "./polygon";

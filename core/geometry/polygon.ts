@@ -35,52 +35,85 @@ export function clipPolygon(subject: readonly Vec2[], convex: readonly Vec2[]): 
   return out;
 }
 
-/** Convex hull, counter-clockwise, without points on its edges (monotone chain). Written with plain loops: a drawing asks for one for each stick. */
+/** Convex hull, counter-clockwise, without points on its edges (monotone chain). */
 export function hull(points: readonly Vec2[], eps = 1e-9): Vec2[] {
+  roomFor(points.length);
+  for (let i = 0; i < points.length; i++) {
+    px[i] = points[i]![0];
+    py[i] = points[i]![1];
+  }
+  return hullOfScratch(points.length, eps);
+}
+/** Convex hull of a solid's corners, given as numbers one after another, looked at along right × up. A drawing asks for one for each stick. */
+export function hullSeen(corners: readonly number[], right: Vec3, up: Vec3, eps: number): Vec2[] {
+  const n = corners.length / 3;
+  roomFor(n);
+  for (let i = 0; i < n; i++) {
+    const [a, b, c] = [corners[3 * i]!, corners[3 * i + 1]!, corners[3 * i + 2]!];
+    px[i] = a * right[0] + b * right[1] + c * right[2];
+    py[i] = a * up[0] + b * up[1] + c * up[2];
+  }
+  return hullOfScratch(n, eps);
+}
+let px = new Float64Array(64);
+let py = new Float64Array(64);
+let column = new Float64Array(64);
+let order = new Int32Array(64);
+let chain = new Int32Array(130);
+function roomFor(n: number): void {
+  if (n <= px.length) return;
+  [px, py, column] = [new Float64Array(2 * n), new Float64Array(2 * n), new Float64Array(2 * n)];
+  [order, chain] = [new Int32Array(2 * n), new Int32Array(4 * n + 2)];
+}
+function hullOfScratch(count: number, eps: number): Vec2[] {
   const same = TOLERANCE.samePoint;
   // points that are one but for rounding would be taken out of order
-  const p: Vec2[] = [];
-  for (const q of points) {
+  let n = 0;
+  for (let i = 0; i < count; i++) {
     let known = false;
-    for (let i = 0; i < p.length && !known; i++)
-      known = Math.abs(p[i]![0] - q[0]) < same && Math.abs(p[i]![1] - q[1]) < same;
-    if (!known) p.push(q);
+    for (let k = 0; k < n && !known; k++) known = Math.abs(px[k]! - px[i]!) < same && Math.abs(py[k]! - py[i]!) < same;
+    if (known) continue;
+    px[n] = px[i]!;
+    py[n] = py[i]!;
+    // points on one plumb line but for rounding go by their height, or the chain would leave corners out
+    column[n] = Math.round(px[i]! / same);
+    order[n] = n;
+    n++;
   }
-  if (p.length < 3) return p;
-  // points on one plumb line but for rounding go by their height, or the chain would leave corners out
-  if (p.length > 24) p.sort((a, b) => column(a) - column(b) || a[1] - b[1]);
+  if (n < 3) return Array.from({ length: n }, (_, i): Vec2 => [px[i]!, py[i]!]);
+  if (n > 24) order.subarray(0, n).sort((a, b) => column[a]! - column[b]! || py[a]! - py[b]!);
   else
-    for (let i = 1; i < p.length; i++) {
-      const q = p[i]!;
-      const c = column(q);
+    for (let i = 1; i < n; i++) {
+      const q = order[i]!;
       let k = i - 1;
       while (k >= 0) {
-        const o = column(p[k]!);
-        if (o < c || (o === c && p[k]![1] <= q[1])) break;
-        p[k + 1] = p[k]!;
+        const o = order[k]!;
+        if (column[o]! < column[q]! || (column[o]! === column[q]! && py[o]! <= py[q]!)) break;
+        order[k + 1] = o;
         k--;
       }
-      p[k + 1] = q;
+      order[k + 1] = q;
     }
-  const h: Vec2[] = [];
+  let h = 0;
   let base = 0;
-  for (const dir of [1, -1]) {
-    for (let n = 0; n < p.length; n++) {
-      const q = p[dir > 0 ? n : p.length - 1 - n]!;
-      while (h.length >= base + 2) {
-        const [a, b] = [h[h.length - 2]!, h[h.length - 1]!];
-        if ((b[0] - a[0]) * (q[1] - a[1]) - (b[1] - a[1]) * (q[0] - a[0]) > eps) break;
-        h.pop();
+  for (let back = 0; back < 2; back++) {
+    for (let i = 0; i < n; i++) {
+      const q = order[back === 0 ? i : n - 1 - i]!;
+      while (h >= base + 2) {
+        const [a, b] = [chain[h - 2]!, chain[h - 1]!];
+        if ((px[b]! - px[a]!) * (py[q]! - py[a]!) - (py[b]! - py[a]!) * (px[q]! - px[a]!) > eps) break;
+        h--;
       }
-      h.push(q);
+      chain[h++] = q;
     }
     // the last of one half is the first of the other
-    h.pop();
-    base = h.length;
+    h--;
+    base = h;
   }
-  return h;
+  const out: Vec2[] = [];
+  for (let i = 0; i < h; i++) out.push([px[chain[i]!]!, py[chain[i]!]!]);
+  return out;
 }
-const column = (q: Vec2): number => Math.round(q[0] / TOLERANCE.samePoint);
 
 /** Two unit vectors that span the plane of n, right-handed with it. */
 export function axesIn(n: Vec3): readonly [Vec3, Vec3] {

@@ -1,3 +1,4 @@
+import { Hexahedron } from "./hexahedron";
 import { flip, heightOver, type Plane } from "./plane";
 import { TOLERANCE } from "./tolerance";
 import { add, cross, distance, dot, length, scale, sub, type Vec3 } from "./vec";
@@ -47,16 +48,12 @@ function planeOf(corners: readonly Vec3[]): Plane {
 
 /** The part of a solid inside a plane; the new face carries the plane's tag. Undefined when nothing is left. */
 export function clip(solid: Solid, plane: TaggedPlane, eps = TOLERANCE.samePoint): Solid | undefined {
-  let outside = false;
-  let inside = false;
   const { n, d } = plane;
-  for (const p of cornersFlat(solid)) {
-    const h = n[0] * p[0] + n[1] * p[1] + n[2] * p[2] - d;
-    if (h > eps) outside = true;
-    else if (h < -eps) inside = true;
-  }
-  if (!inside) return undefined;
-  if (!outside) return solid;
+  const [least, most] = reachOf(solid, plane);
+  if (least >= -eps) return undefined;
+  if (most <= eps) return solid;
+  const whole = solid instanceof Hexahedron ? solid.cut(plane, eps) : undefined;
+  if (whole) return whole;
   const faces: SolidFace[] = [];
   const rim: Vec3[] = [];
   for (const f of solid.faces) {
@@ -104,6 +101,18 @@ export function clip(solid: Solid, plane: TaggedPlane, eps = TOLERANCE.samePoint
   return faces.length >= 4 ? { faces } : undefined;
 }
 
+/** How far a solid's corners stand out of a plane, mm: least and most. */
+function reachOf(solid: Solid, p: Plane): readonly [number, number] {
+  if (solid instanceof Hexahedron) return solid.reach(p);
+  let [least, most] = [Infinity, -Infinity];
+  for (const c of cornersFlat(solid)) {
+    const h = heightOver(p, c);
+    if (h < least) least = h;
+    if (h > most) most = h;
+  }
+  return [least, most];
+}
+
 function withoutRepeats(points: readonly Vec3[]): Vec3[] {
   const out = points.filter((p, i) => i === 0 || distance(p, points[i - 1]!) > TOLERANCE.samePoint);
   while (out.length > 1 && distance(out[0]!, out[out.length - 1]!) <= TOLERANCE.samePoint) out.pop();
@@ -132,8 +141,7 @@ export function clipAll(solid: Solid, planes: readonly TaggedPlane[]): Solid | u
 /** A solid less a convex cutter given by its planes: the convex parts that remain. */
 export function subtract(solid: Solid, cutter: readonly TaggedPlane[]): Solid[] {
   // most cutters of a long stick are nowhere near this part of it
-  const corners = cornersFlat(solid);
-  if (cutter.some((p) => corners.every((c) => heightOver(p, c) >= -TOLERANCE.samePoint))) return [solid];
+  if (cutter.some((p) => reachOf(solid, p)[0] >= -TOLERANCE.samePoint)) return [solid];
   const parts: Solid[] = [];
   let rest: Solid | undefined = solid;
   for (const p of cutter) {

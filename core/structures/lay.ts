@@ -1,4 +1,4 @@
-import { addScaled, cross, dot, normalize, scale, sub, type Plane, type Vec3 } from "../geometry";
+import { addScaled, dot, normalize, scale, sub, type Plane, type Vec3 } from "../geometry";
 
 /** What a stick is laid on: the face it should touch and the two sides that bound the face across. */
 export interface Support {
@@ -30,34 +30,39 @@ export function standsOut(
   width: number,
   ends?: readonly [Plane, Plane],
 ): readonly [number, number] {
-  const across = cross(out, d);
   const { n, d: high } = s.face;
   const rise = dot(n, out);
+  const slope = dot(n, d);
+  // the way across the strip, out × d
+  const ax = out[1] * d[2] - out[2] * d[1];
+  const ay = out[2] * d[0] - out[0] * d[2];
+  const az = out[0] * d[1] - out[1] * d[0];
   let least = Infinity;
   let most = -Infinity;
-  for (let i = 0; i < 2; i++) {
-    const w = i === 0 ? -width / 2 : width / 2;
-    const px = a[0] + across[0] * w;
-    const py = a[1] + across[1] * w;
-    const pz = a[2] + across[2] * w;
-    const where = (p: Plane): number =>
-      (p.d - p.n[0] * px - p.n[1] * py - p.n[2] * pz) / (p.n[0] * d[0] + p.n[1] * d[1] + p.n[2] * d[2]);
-    const [t0, t1] = [where(s.sides[0]), where(s.sides[1])];
+  for (let w = -width / 2, i = 0; i < 2; w = width / 2, i++) {
+    const px = a[0] + ax * w;
+    const py = a[1] + ay * w;
+    const pz = a[2] + az * w;
+    const t0 = meets(s.sides[0], px, py, pz, d);
+    const t1 = meets(s.sides[1], px, py, pz, d);
     let from = Math.min(t0, t1);
     let to = Math.max(t0, t1);
     if (ends) {
-      from = Math.max(from, where(ends[0]));
-      to = Math.min(to, where(ends[1]));
+      from = Math.max(from, meets(ends[0], px, py, pz, d));
+      to = Math.min(to, meets(ends[1], px, py, pz, d));
       if (from > to) continue;
     }
-    for (let k = 0; k < 2; k++) {
-      const t = k === 0 ? from : to;
-      const h = (high - n[0] * (px + d[0] * t) - n[1] * (py + d[1] * t) - n[2] * (pz + d[2] * t)) / rise;
-      if (h < least) least = h;
-      if (h > most) most = h;
-    }
+    const at = high - n[0] * px - n[1] * py - n[2] * pz;
+    const h0 = (at - slope * from) / rise;
+    const h1 = (at - slope * to) / rise;
+    least = Math.min(least, h0, h1);
+    most = Math.max(most, h0, h1);
   }
   return [least, most];
+}
+/** How far along d from a point a plane is met. */
+function meets(p: Plane, x: number, y: number, z: number, d: Vec3): number {
+  return (p.d - p.n[0] * x - p.n[1] * y - p.n[2] * z) / (p.n[0] * d[0] + p.n[1] * d[1] + p.n[2] * d[2]);
 }
 
 /**

@@ -1,8 +1,8 @@
-import { addScaled, cross, dot, normalize, planeAt, scale, sub, type Vec3 } from "../../geometry";
+import { add, addScaled, cross, dot, negate, normalize, planeAt, scale, sub, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { FLUSH, type Support } from "../lay";
-import { placeAt } from "./alignment";
+import { placeAt, type Place } from "./alignment";
 import { bayLine, topOnRun, type BayLine, type Pack, type TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
 
@@ -32,40 +32,45 @@ export function tieStations(v: TrestleValues, l: TrestleLayout): number[] {
 }
 
 /** The bay, counted from 0, that a station lies in; the first and last bays go on beyond the ends. */
-const bayAt = (l: TrestleLayout, station: number): number => {
-  const i = l.bents.findIndex((x) => x.station > station + 1e-9);
-  return Math.min(
-    l.bents.length - 2,
-    (i < 0 ? l.bents.length - 1 : i) - 1 < 0 ? 0 : (i < 0 ? l.bents.length - 1 : i) - 1,
-  );
-};
-/** Where a pack carries a tie at a station: the corners of its top under the tie, and over a bent those at which its stringers meet. */
-function seatPoints(l: TrestleLayout, p: Pack, station: number, half: number): Vec3[] {
-  const place = placeAt(l.alignment, station);
+function bayAt(l: TrestleLayout, station: number): number {
+  let [lo, hi] = [1, l.bents.length - 1];
+  while (lo < hi) {
+    const mid = (lo + hi) >> 1;
+    if (l.bents[mid]!.station > station + 1e-9) hi = mid;
+    else lo = mid + 1;
+  }
+  return lo - 1;
+}
+/** Where a pack carries a tie at a place: the corners of its top under the tie, and over a bent those at which its stringers meet. Coordinates one after another, back and fore in pairs. */
+function seatPoints(l: TrestleLayout, p: Pack, place: Place, station: number, half: number): number[] {
+  const out: number[] = [];
   const edges = [-l.packWidth / 2, l.packWidth / 2];
-  if (l.laminated) return [-half, half].flatMap((x) => edges.map((e) => topOnRun(l, station + x, p.y + e)));
-  const at = (bay: number, e: number): BayLine => edgeLine(l, bay, p, e);
-  const corners = [-half, half].flatMap((x) =>
-    edges.map((e) => {
-      const line = at(bayAt(l, station + x), e);
-      const t = (dot(sub(place.at, line.a), place.along) + x) / dot(line.d, place.along);
-      return addScaled(line.a, line.d, t);
-    }),
-  );
-  const [k, next] = [bayAt(l, station - half), bayAt(l, station + half)];
-  if (k === next) return corners;
+  if (l.laminated) {
+    for (const x of [-half, half]) for (const e of edges) out.push(...topOnRun(l, station + x, p.y + e));
+    return out;
+  }
+  const { at, along } = place;
+  const put = (line: BayLine, x: number, most: number): void => {
+    const [a, d] = [line.a, line.d];
+    const on = (at[0] - a[0]) * along[0] + (at[1] - a[1]) * along[1] + (at[2] - a[2]) * along[2] + x;
+    let t = on / dot(d, along);
+    if (most < Infinity) t = Math.min(most, Math.max(0, t));
+    out.push(a[0] + d[0] * t, a[1] + d[1] * t, a[2] + d[2] * t);
+  };
+  const k = bayAt(l, station - half);
+  const next = bayAt(l, station + half);
+  for (const e of edges) put(edgeLine(l, k, p, e), -half, Infinity);
+  for (const e of edges) put(edgeLine(l, next, p, e), half, Infinity);
+  if (k === next) return out;
   // over a bent: the ends of both bays, and what of each lies under the tie
-  const beside = [k, next].flatMap((bay) =>
-    edges.flatMap((e) => {
-      const line = at(bay, e);
+  for (const bay of [k, next])
+    for (const e of edges) {
+      const line = edgeLine(l, bay, p, e);
       const whole = dot(sub(line.b, line.a), line.d);
-      return [-half, half].map((x) => {
-        const t = (dot(sub(place.at, line.a), place.along) + x) / dot(line.d, place.along);
-        return addScaled(line.a, line.d, Math.min(whole, Math.max(0, t)));
-      });
-    }),
-  );
-  return [...corners, ...beside];
+      put(line, -half, whole);
+      put(line, half, whole);
+    }
+  return out;
 }
 
 /** The line of a pack's edge in a bay, `e` to the left of its middle. Every tie of the bay asks for it. */
@@ -88,37 +93,46 @@ export const HAIR = 0.004;
 
 /** Lays a tie on two packs so that it rests on the highest corner of each: a point of its underside over either, the way out, and how far the other corners lie below. */
 function restOn(
-  right: readonly Vec3[],
-  left: readonly Vec3[],
+  right: readonly number[],
+  left: readonly number[],
   lifted: number,
 ): { readonly a: Vec3; readonly d: Vec3; readonly out: Vec3; readonly gaps: readonly [number, number] } {
-  const mean = (q: readonly Vec3[]): Vec3 =>
-    scale(
-      q.reduce<Vec3>((t, r) => [t[0] + r[0], t[1] + r[1], t[2] + r[2]], [0, 0, 0]),
-      1 / q.length,
-    );
-  let [a, b] = [mean(right), mean(left)];
+  let [a, b] = [mean(right, 0, right.length), mean(left, 0, left.length)];
   // corners come in pairs, back and fore, so their difference is the way the stringers run
-  const way = (q: readonly Vec3[]): Vec3 => normalize(sub(mean(q.slice(2, 4)), mean(q.slice(0, 2))));
-  const run = normalize([0, 1, 2].map((k) => way(right)[k]! + way(left)[k]!) as unknown as Vec3);
+  const way = (q: readonly number[]): Vec3 => normalize(sub(mean(q, 6, 12), mean(q, 0, 6)));
+  const run = normalize(add(way(right), way(left)));
   let d: Vec3 = [0, 0, 0];
   let out: Vec3 = [0, 0, 1];
   let gaps: readonly [number, number] = [0, 0];
   for (let i = 0; i < 6; i++) {
     d = normalize(sub(b, a));
     out = normalize(cross(run, d));
-    const over = (q: readonly Vec3[]): readonly [number, number] => {
-      const h = q.map((r) => dot(sub(r, a), out));
-      return [Math.max(...h), Math.max(...h) - Math.min(...h)];
-    };
-    const [r, q] = [over(right), over(left)];
-    gaps = [r[1], q[1]];
-    a = addScaled(a, out, r[0]);
-    b = addScaled(b, out, q[0]);
-    if (Math.abs(r[0]) + Math.abs(q[0]) < 1e-9) break;
+    const level = dot(a, out);
+    const [r, q] = [highest(right, out) - level, highest(left, out) - level];
+    gaps = [r + highest(right, negate(out)) + level, q + highest(left, negate(out)) + level];
+    a = addScaled(a, out, r);
+    b = addScaled(b, out, q);
+    if (Math.abs(r) + Math.abs(q) < 1e-9) break;
   }
   // a hair over chords that stand for an arc
   return { a: lifted === 0 ? a : addScaled(a, out, lifted), d, out, gaps };
+}
+/** The middle of points given one after another, from one place to another in their list. */
+function mean(q: readonly number[], from: number, to: number): Vec3 {
+  let [x, y, z] = [0, 0, 0];
+  for (let i = from; i < to; i += 3) {
+    x += q[i]!;
+    y += q[i + 1]!;
+    z += q[i + 2]!;
+  }
+  const n = (to - from) / 3;
+  return [x / n, y / n, z / n];
+}
+/** How far the farthest of points reaches along a direction. */
+function highest(q: readonly number[], out: Vec3): number {
+  let most = -Infinity;
+  for (let i = 0; i < q.length; i += 3) most = Math.max(most, q[i]! * out[0] + q[i + 1]! * out[1] + q[i + 2]! * out[2]);
+  return most;
 }
 
 interface TieSeed {
@@ -135,7 +149,7 @@ export function layTie(b: Builder, ctx: Context, l: TrestleLayout, s: TieSeed): 
   const tie = l.timbers.tie;
   const place = placeAt(l.alignment, s.station);
   const own = l.packs.filter((p) => p.track === s.track) as [Pack, Pack];
-  const [right, left] = own.map((p) => seatPoints(l, p, s.station, tie.w / 2)) as [Vec3[], Vec3[]];
+  const [right, left] = own.map((p) => seatPoints(l, p, place, s.station, tie.w / 2)) as [number[], number[]];
   const { a: origin, d, out: up, gaps } = restOn(right, left, l.alignment.curvature === 0 ? 0 : HAIR);
   // along the tie from the deck's centre line
   const middle = dot(sub(place.at, origin), place.left) / dot(d, place.left);
@@ -207,10 +221,7 @@ function sticksUnder(
   half: number,
   all: boolean,
 ): readonly string[] {
-  const plies = plyIndex(b, ctx, l, p);
-  const order = [...plies.keys()].sort(
-    (x, y) => Math.abs(x - (plies.length - 1) / 2) - Math.abs(y - (plies.length - 1) / 2),
-  );
+  const { plies, order } = plyIndex(b, ctx, l, p);
   const under = (g: Stretch): boolean => station + half > g.from + 1e-9 && station - half < g.to - 1e-9;
   if (all) return plies.flatMap((own) => own.filter(under).map((g) => g.id));
   for (const k of order)
@@ -225,16 +236,20 @@ interface Stretch {
   readonly from: number;
   readonly to: number;
 }
-const indexes = new WeakMap<Builder, Map<string, Stretch[][]>>();
-/** The stretches of every strip of a pack, by its place in the pack. */
-function plyIndex(b: Builder, ctx: Context, l: TrestleLayout, p: Pack): Stretch[][] {
+/** The stretches of every strip of a pack by its place in the pack, and the places from the middle outwards. */
+interface PlyIndex {
+  readonly plies: readonly (readonly Stretch[])[];
+  readonly order: readonly number[];
+}
+const indexes = new WeakMap<Builder, Map<string, PlyIndex>>();
+function plyIndex(b: Builder, ctx: Context, l: TrestleLayout, p: Pack): PlyIndex {
   let known = indexes.get(b);
   if (!known) indexes.set(b, (known = new Map()));
   const before = known.get(p.name);
   if (before) return before;
   const past = l.timbers.cap.w / 2;
   const last = l.bents.length - 1;
-  const out = Array.from({ length: l.strips }, (_, k) => {
+  const plies = Array.from({ length: l.strips }, (_, k) => {
     const prefix = `${ctx.structure}/stringer/${p.name}/ply${k + 1}/from`;
     const starts = b.members.filter((m) => m.id.startsWith(prefix)).map((m) => Number(m.id.slice(prefix.length)) - 1);
     return starts.map((i, n): Stretch => {
@@ -246,6 +261,9 @@ function plyIndex(b: Builder, ctx: Context, l: TrestleLayout, p: Pack): Stretch[
       };
     });
   });
-  known.set(p.name, out);
-  return out;
+  const middle = (plies.length - 1) / 2;
+  const order = [...plies.keys()].sort((x, y) => Math.abs(x - middle) - Math.abs(y - middle));
+  const made = { plies, order };
+  known.set(p.name, made);
+  return made;
 }
