@@ -14,7 +14,6 @@ interface Props {
   readonly styrene: ReadonlySet<string>;
   readonly roles?: boolean;
 }
-const color = (name: string): string => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 /** Thousands of sticks as timber on one canvas. Says when it was painted, so that a benchmark can wait for it. */
 export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
@@ -22,25 +21,30 @@ export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
   useEffect(() => {
     const el = ref.current!;
     const ratio = window.devicePixelRatio || 1;
-    el.width = Math.round(view.width * ratio);
-    el.height = Math.round(view.height * ratio);
-    // read back or not, it is painted by the processor: without a graphics card that is the shorter way to the screen
-    const g = el.getContext("2d", { willReadFrequently: true })!;
+    const size = [Math.round(view.width * ratio), Math.round(view.height * ratio)] as const;
+    if (el.width !== size[0]) el.width = size[0];
+    if (el.height !== size[1]) el.height = size[1];
+    const g = el.getContext("2d")!;
     g.setTransform(ratio, 0, 0, ratio, 0, 0);
     g.clearRect(0, 0, view.width, view.height);
     g.lineJoin = "round";
+    const style = getComputedStyle(document.documentElement);
     const [timber, white, ink, picked, vermilion] = ["--timber", "--styrene", "--ink", "--picked", "--vermilion"].map(
-      color,
+      (name) => style.getPropertyValue(name).trim(),
     );
     // where sticks are but a few pixels wide their outlines would be all there is
     g.lineWidth = Math.max(0.25, Math.min(1.2, view.k / 6));
     g.strokeStyle = ink!;
+    let fill = "";
     for (const s of shown) {
       const on = s.id === selected;
-      g.fillStyle = on ? picked! : roles ? roleTint(s.role) : styrene.has(s.id) ? white! : timber!;
+      const tint = on ? picked! : roles ? roleTint(s.role) : styrene.has(s.id) ? white! : timber!;
+      if (tint !== fill) g.fillStyle = fill = tint;
       g.beginPath();
       for (const o of s.outlines) {
-        o.forEach((p, i) => (i === 0 ? g.moveTo(view.X(p[0]), view.Y(p[1])) : g.lineTo(view.X(p[0]), view.Y(p[1]))));
+        for (let i = 0; i < o.length; i++)
+          if (i === 0) g.moveTo(view.X(o[i]![0]), view.Y(o[i]![1]));
+          else g.lineTo(view.X(o[i]![0]), view.Y(o[i]![1]));
         g.closePath();
       }
       g.fill();

@@ -6,9 +6,14 @@ import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
 import { PieceDrawing } from "./PieceDrawing";
 
-/** Whether a stock item is styrene. */
-export const isStyrene = (item: string): boolean =>
-  SERIES.find((s) => item.startsWith(`${s.id}/`))?.material === "styrene";
+/** Whether a stock item is styrene. A board asks for every stick, and its sticks are of a few items. */
+export function isStyrene(item: string): boolean {
+  let known = styrene.get(item);
+  if (known === undefined)
+    styrene.set(item, (known = SERIES.find((s) => item.startsWith(`${s.id}/`))?.material === "styrene"));
+  return known;
+}
+const styrene = new Map<string, boolean>();
 
 /** The ticket of the stick that is pointed at: the same wherever a piece is named. */
 export function Ticket() {

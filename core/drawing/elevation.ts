@@ -22,6 +22,9 @@ export interface Shown {
   /** Nearest and farthest along the line of sight, mm; larger is nearer. */
   readonly near: number;
   readonly far: number;
+  /** The corners of the box round its outlines, and its middle. */
+  readonly min: Vec2;
+  readonly max: Vec2;
   readonly centre: Vec2;
   /** Direction of its length on the drawing; nearly [0, 0] when it is seen end on. */
   readonly along: Vec2;
@@ -29,7 +32,10 @@ export interface Shown {
 
 /** Sticks as an eye sees them, the farthest first, so that painting them in order hides what is hidden. */
 export function elevation(sticks: readonly Resolved[], view: View): Shown[] {
-  return sticks.map((s) => shownOf(s, view)).sort((a, b) => a.near + a.far - (b.near + b.far));
+  const shown = sticks.map((s) => shownOf(s, view));
+  const depth = Float64Array.from(shown, (s) => s.near + s.far);
+  const order = Uint32Array.from(shown, (_, i) => i).sort((a, b) => depth[a]! - depth[b]! || a - b);
+  return Array.from(order, (i) => shown[i]!);
 }
 
 function shownOf(s: Resolved, view: View): Shown {
@@ -59,6 +65,8 @@ function shownOf(s: Resolved, view: View): Shown {
     outlines,
     near,
     far,
+    min: [left, low],
+    max: [most, high],
     centre: [(left + most) / 2, (low + high) / 2],
     along: [dot(s.axes.u, right), dot(s.axes.u, up)],
   };
@@ -67,13 +75,11 @@ function shownOf(s: Resolved, view: View): Shown {
 /** The box round sticks as they are shown, mm; undefined where there are none. */
 export function boundsOfShown(shown: readonly Shown[]): { readonly min: Vec2; readonly max: Vec2 } | undefined {
   let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const s of shown)
-    for (const o of s.outlines)
-      for (const p of o) {
-        x0 = Math.min(x0, p[0]);
-        y0 = Math.min(y0, p[1]);
-        x1 = Math.max(x1, p[0]);
-        y1 = Math.max(y1, p[1]);
-      }
+  for (const { min, max } of shown) {
+    if (min[0] < x0) x0 = min[0];
+    if (min[1] < y0) y0 = min[1];
+    if (max[0] > x1) x1 = max[0];
+    if (max[1] > y1) y1 = max[1];
+  }
   return Number.isFinite(x0) ? { min: [x0, y0], max: [x1, y1] } : undefined;
 }

@@ -1,7 +1,7 @@
 import { addScaled, cross, distance, dot, normalize, sub, type Vec3 } from "../geometry";
 import { developedStations } from "./develop";
 import { keptOf } from "./kept";
-import type { Body, Member, Ring, Seat } from "./member";
+import type { Body, Component, Member, Ring, Seat } from "./member";
 import { envelope } from "./section";
 
 /** A member's own axes in space: origin on the work line's start, u along, v, w. Right-handed unit vectors. */
@@ -50,22 +50,27 @@ export function workLength(m: Member): number {
 const seatShift = (seat: Seat, size: number): number => (seat === "centre" ? 0 : seat === "+" ? -size / 2 : size / 2);
 
 /** Size along v and w of the whole section and its centre from the work line. A panel's v is its extent. */
-export function sectionBox(body: Body): {
-  readonly size: readonly [number, number];
-  readonly centre: readonly [number, number];
-} {
+export function sectionBox(body: Body): SectionBox {
   if (body.shape === "round") return { size: [body.diameter, body.diameter], centre: [0, 0] };
   if (body.shape === "panel") {
     const vs = body.outline.map((p) => p[1]);
     const [lo, hi] = [Math.min(...vs), Math.max(...vs)];
     return { size: [hi - lo, body.thickness], centre: [(lo + hi) / 2, body.thickness / 2] };
   }
-  if (body.components.length === 1) {
-    const c = body.components[0]!;
-    return { size: [c.v, c.w], centre: [seatShift(body.seat[0], c.v), seatShift(body.seat[1], c.w)] };
-  }
-  const e = envelope(body.components);
-  return { size: e.size, centre: [seatShift(body.seat[0], e.size[0]), seatShift(body.seat[1], e.size[1])] };
+  // sticks of one timber share their components, so they share their box
+  let own = boxes.get(body.components);
+  if (!own) boxes.set(body.components, (own = []));
+  const seated = SEATS.indexOf(body.seat[0]) * 3 + SEATS.indexOf(body.seat[1]);
+  const known = own[seated];
+  if (known) return known;
+  const { size } = envelope(body.components);
+  return (own[seated] = { size, centre: [seatShift(body.seat[0], size[0]), seatShift(body.seat[1], size[1])] });
+}
+const SEATS: readonly Seat[] = ["-", "centre", "+"];
+const boxes = new WeakMap<readonly Component[], SectionBox[]>();
+interface SectionBox {
+  readonly size: readonly [number, number];
+  readonly centre: readonly [number, number];
 }
 
 /** Centre of one component from the work line, along v and w. */

@@ -6,7 +6,7 @@ import type { Frame, Member } from "./member";
 export const wholeId = (id: string): string => id.replace(/#.*$/, "");
 
 /** One component of a built-up straight member as a member of its own: its work line runs through its own centre. Errors: a component that is not there. */
-function componentOf(m: Member, name: string, id: string): Member {
+export function componentOf(m: Member, name: string, id: string): Member {
   const body = m.body;
   const i = body.shape === "straight" ? body.components.findIndex((c) => c.name === name) : -1;
   if (body.shape !== "straight" || i < 0)

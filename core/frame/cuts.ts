@@ -1,6 +1,6 @@
 import { add, addScaled, cross, dot, negate, normalize, planeAt, scale, sub, type Plane, type Vec3 } from "../geometry";
 import { axesOf, workLength } from "./axes";
-import { memberLookup } from "./component";
+import { componentOf, wholeId } from "./component";
 import type { End, Face, Frame, FrameNode, Joint, LapJoint, Member, NodeEnd } from "./member";
 import { stockBodies, stockFace, turnedFace } from "./stock-body";
 
@@ -39,6 +39,7 @@ function outside(m: Member, face: Face, gap: number): Plane {
   const turned = turnedFace(m, face);
   return gap === 0 ? turned : { n: turned.n, d: turned.d - gap };
 }
+const NONE: readonly never[] = [];
 const cutBy = (p: Plane, as: Cut["as"], from: string): Cut => ({ n: p.n, d: p.d, as, from });
 
 /** Where three planes meet. Errors: planes that do not. */
@@ -138,21 +139,38 @@ function passage(b: Member, clearance: number): Plane[] {
 /**
  * Every cut of every member (and, under id#name, of single components that joints name), from its joints, nodes and free ends. A plane comes from another member's uncut stock face
  * or a datum, never from something already cut, so the order of joints does not matter.
- * Errors: a joint or node that names a member, face or datum that is not there.
+ * Errors: two members of one name; a joint or node that names a member, face or datum that is not there.
  */
 export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
-  const member = memberLookup(frame);
-  const out = new Map<string, { cuts: Cut[]; cutters: Cutter[] }>();
-  for (const m of frame.members) out.set(m.id, { cuts: [], cutters: [] });
+  const out = new Map<string, { readonly member: Member; cuts: readonly Cut[]; cutters: readonly Cutter[] }>();
+  for (const [i, m] of frame.members.entries()) {
+    out.set(m.id, { member: m, cuts: NONE, cutters: NONE });
+    if (out.size === i) throw new Error(`Two members are called "${m.id}".`);
+  }
   const of = (id: string) => {
-    const known = out.get(id);
-    if (known) return known;
-    const fresh = { cuts: [] as Cut[], cutters: [] as Cutter[] };
-    out.set(id, fresh);
-    return fresh;
+    let known = out.get(id);
+    if (!known) {
+      const name = wholeId(id);
+      const whole = out.get(name);
+      if (!whole) throw new Error(`A joint names the member "${id}", which is not in the frame.`);
+      out.set(
+        id,
+        (known = { member: componentOf(whole.member, id.slice(name.length + 1), id), cuts: NONE, cutters: NONE }),
+      );
+    }
+    return known;
   };
-  const put = (id: string, c: Cut | undefined): void => void (c && of(id).cuts.push(c));
-  const carve = (id: string, c: Cutter): void => void of(id).cutters.push(c);
+  const member = (id: string): Member => of(id).member;
+  // most sticks have two cuts: lists that grow would keep room for a dozen
+  const put = (id: string, c: Cut | undefined): void => {
+    if (!c) return;
+    const own = of(id);
+    own.cuts = own.cuts.length === 0 ? [c] : [...own.cuts, c];
+  };
+  const carve = (id: string, c: Cutter): void => {
+    const own = of(id);
+    own.cutters = [...own.cutters, c];
+  };
 
   for (const m of frame.members)
     if (m.ends[0] || m.ends[1]) for (const end of [0, 1] as const) put(m.id, freeEndCut(m, end));

@@ -30,14 +30,5 @@ export function rebuild(p: PieceShape): Solid[] {
   const ends = p.ends.flatMap((cuts, end) => cuts.map((c) => planeOfCut(c, end as 0 | 1)));
   const body = clipAll(stick, [...ends, ...p.rips.map((r) => ({ ...r, tag: "rip" }))]);
   if (!body) return [];
-  return p.notches.reduce<Solid[]>(
-    (rest, planes) =>
-      rest.flatMap((s) =>
-        subtract(
-          s,
-          planes.map((q) => ({ ...q, tag: "notch" })),
-        ),
-      ),
-    [body],
-  );
+  return p.notches.reduce<Solid[]>((rest, planes) => rest.flatMap((s) => subtract(s, planes, "notch")), [body]);
 }

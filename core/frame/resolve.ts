@@ -73,19 +73,22 @@ function sawn(member: Member, body: Pick<StockBody, "size" | "centre">, cuts: re
     flat[m + 1] = py + u[1] * t1;
     flat[m + 2] = pz + u[2] * t1;
   }
+  return new Hexahedron(flat, () => sawnSides(flat, x, start, far));
+}
+function sawnSides(flat: readonly number[], x: Axes, start: Cut, far: Cut): TaggedPlane[] {
   const side = (n: Vec3, corner: number, tag: string): TaggedPlane => ({
     n,
     d: n[0] * flat[corner]! + n[1] * flat[corner + 1]! + n[2] * flat[corner + 2]!,
     tag,
   });
-  return new Hexahedron(flat, () => [
-    side(negate(w), 0, "-w"),
-    side(v, 3, "+v"),
-    side(w, 6, "+w"),
-    side(negate(v), 9, "-v"),
+  return [
+    side(negate(x.w), 0, "-w"),
+    side(x.v, 3, "+v"),
+    side(x.w, 6, "+w"),
+    side(negate(x.v), 9, "-v"),
     { n: start.n, d: start.d, tag: start.from },
     { n: far.n, d: far.d, tag: far.from },
-  ]);
+  ];
 }
 
 /** A sheet part or block with nothing but its outline and the bevels of its edges. Undefined where the bevels meet, or for all others. */
@@ -158,8 +161,7 @@ function plainStick(member: Member, own: MemberCuts): Resolved | undefined {
   if (body.shape !== "straight" || body.components.length !== 1 || member.splices?.length) return undefined;
   if (own.cutters.length > 0 || own.cuts.length !== 2 || body.components[0]!.name !== "") return undefined;
   const c = body.components[0]!;
-  const size = [c.v, c.w] as const;
-  const centre = sectionBox(body).centre;
+  const { size, centre } = sectionBox(body);
   const solid = sawn(member, { size, centre }, own.cuts);
   if (!solid) return undefined;
   const parts = [solid];
@@ -190,7 +192,6 @@ export function resolve(frame: Frame): ResolvedFrame {
   const sticks: Resolved[] = [];
   const byMember = new Map<string, Resolved[]>();
   for (const member of frame.members) {
-    if (byMember.has(member.id)) throw new Error(`Two members are called "${member.id}".`);
     const common = all.get(member.id) ?? NO_CUTS;
     const plain = plainStick(member, common) ?? plainPanel(member, common);
     if (plain) {
@@ -226,13 +227,7 @@ export function resolve(frame: Frame): ResolvedFrame {
             .map((p) => clipAll(p, planes))
             .filter((p): p is Solid => p !== undefined);
       const parts = ownCutters.reduce<readonly Solid[]>(
-        (rest, c) =>
-          rest.flatMap((p) =>
-            subtract(
-              p,
-              c.planes.map((q) => ({ ...q, tag: c.from })),
-            ),
-          ),
+        (rest, c) => rest.flatMap((p) => subtract(p, c.planes, c.from)),
         whole,
       );
       if (parts.length === 0)

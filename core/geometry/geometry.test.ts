@@ -48,7 +48,7 @@ describe("solids", () => {
         const s = box(0, 0, 0, 4, 5, 6);
         const planes = normals.map((n, i) => cut(n, [2 + 0.1 * i, 2.5, 3]));
         const removed = planes.reduce<Solid | undefined>((x, p) => x && clip(x, p), s);
-        const left = subtract(s, planes);
+        const left = subtract(s, planes, "cut");
         expect(left.reduce((v, p) => v + volumeOf(p), 0) + (removed ? volumeOf(removed) : 0)).toBeCloseTo(120, 5);
         for (const a of left) for (const b of left) if (a !== b) expect(penetrationDepth(a, b)).toBeLessThan(1e-6);
       }),

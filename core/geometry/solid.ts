@@ -138,17 +138,17 @@ export function clipAll(solid: Solid, planes: readonly TaggedPlane[]): Solid | u
   return s;
 }
 
-/** A solid less a convex cutter given by its planes: the convex parts that remain. */
-export function subtract(solid: Solid, cutter: readonly TaggedPlane[]): Solid[] {
+/** A solid less a convex cutter given by its planes: the convex parts that remain. Their new faces carry the tag. */
+export function subtract(solid: Solid, cutter: readonly Plane[], tag: string): Solid[] {
   // most cutters of a long stick are nowhere near this part of it
   if (cutter.some((p) => reachOf(solid, p)[0] >= -TOLERANCE.samePoint)) return [solid];
   const parts: Solid[] = [];
   let rest: Solid | undefined = solid;
   for (const p of cutter) {
     if (!rest) break;
-    const outside = clip(rest, { ...flip(p), tag: p.tag });
+    const outside = clip(rest, { ...flip(p), tag });
     if (outside) parts.push(outside);
-    rest = clip(rest, p);
+    rest = clip(rest, { n: p.n, d: p.d, tag });
   }
   return rest ? parts : [solid];
 }

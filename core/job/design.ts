@@ -129,7 +129,11 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
   });
   const sticks = structures.flatMap((s) => s.resolved.sticks);
   let pieces: readonly Piece[] | undefined;
-  const inUse = new Set(sticks.map((s) => nominalOf(s.member.kind, s.member.nominal)));
+  const inUse = new Set<string>();
+  // sticks of one timber come one after another and share its size
+  let before: readonly [number, number] | undefined;
+  for (const { member } of sticks)
+    if (member.nominal !== before) inUse.add(nominalOf(member.kind, (before = member.nominal)));
   return {
     doc,
     scale,

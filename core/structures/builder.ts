@@ -28,11 +28,16 @@ export interface Builder {
   join(j: Joint): void;
   frame(): Frame;
 }
-const endsOf = (square: StickSeed["square"] = false): Member["ends"] => {
-  const [a, b] = typeof square === "boolean" ? [square, square] : square;
+/** The ends of a stick by which of them are square: thousands of sticks share these four. */
+const ENDS = ([0, 1, 2, 3] as const).map((k): Member["ends"] => {
   const end = (is: boolean) => (is ? ({ kind: "square", beyond: 0 } as const) : undefined);
-  return [end(a), end(b)];
-};
+  return [end((k & 1) > 0), end((k & 2) > 0)];
+});
+function endsOf(square: StickSeed["square"] = false): Member["ends"] {
+  const [a, b] = typeof square === "boolean" ? [square, square] : square;
+  return ENDS[(a ? 1 : 0) + (b ? 2 : 0)]!;
+}
+const CENTRED: readonly [Seat, Seat] = ["centre", "centre"];
 
 /** A builder for a structure of that id. */
 export function builder(structure: string): Builder {
@@ -65,7 +70,7 @@ export function builder(structure: string): Builder {
               a: s.a,
               b: s.b,
               up: s.up,
-              seat: s.seat ?? ["centre", "centre"],
+              seat: s.seat ?? CENTRED,
               components: s.timber.components,
             },
       }),

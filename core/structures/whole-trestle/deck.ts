@@ -74,7 +74,8 @@ export function deck(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayou
     [onLeft, 1, lefts, places[places.length - 1]!],
   ] as const)
     if (has)
-      rows(edge + side * bow, side, v.walkPlanks).forEach((y, k) =>
+      rows(edge + side * bow, side, v.walkPlanks).forEach((y, k) => {
+        const long = onLong(list, y);
         l.bents.slice(1).forEach((to, bay) => {
           const from = l.bents[bay]!;
           const edgeOf = (i: number, s: number): number =>
@@ -89,11 +90,11 @@ export function deck(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayou
             y,
             s0,
             s1,
-            onLong(list, y),
+            long,
             edge,
           );
-        }),
-      );
+        });
+      });
   const platform = (
     name: string,
     list: readonly number[],

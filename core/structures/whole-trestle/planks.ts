@@ -6,7 +6,7 @@ import { FLUSH, standsOut } from "../lay";
 import type { Timber } from "../timber";
 import { placeAt } from "./alignment";
 import { jointsAlong } from "./bays";
-import { topAt, topOnRun, type TrestleLayout } from "./layout";
+import { topAt, topOnRun, type BentPlace, type TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
 import { ringsOf } from "./stringers";
 import { HAIR, type TiePlace } from "./ties";
@@ -41,7 +41,7 @@ export function along(
   const ends = ([from, to] as const).map((s, end) => {
     // its ends lie in planes across the track, so that neighbours on a curve meet
     const datum = `across:${end}:${s.toFixed(3)}`;
-    const at = l.bents.find((x) => Math.abs(x.station - s) < 1e-9);
+    const at = bentAt(l, s);
     const place = at?.place ?? placeAt(l.alignment, s);
     return {
       datum,
@@ -50,15 +50,7 @@ export function along(
   });
   // towards the inside of a curve a tie reaches nearer to the end than its station says
   const bow = 1 - Math.abs(l.alignment.curvature) * (Math.abs(y) + c.timber.v);
-  const skewed =
-    l.alignment.length > 0
-      ? Math.max(
-          ...[l.bents[0]!, l.bents[l.bents.length - 1]!].map((x) =>
-            Math.abs(dot(x.across, placeAt(l.alignment, x.station).along)),
-          ),
-        ) *
-        (Math.abs(y) + c.timber.v)
-      : 0;
+  const skewed = skewOf(l) * (Math.abs(y) + c.timber.v);
   // a tie on a grade leans, so that its top lies further on
   const reach = half + Math.abs(l.alignment.grade) * l.timbers.tie.v - 1e-6;
   const room = (t: TiePlace): readonly [boolean, boolean] => [
@@ -96,6 +88,31 @@ export function along(
     });
   });
 }
+/** The bent at a station, if there is one. */
+function bentAt(l: TrestleLayout, station: number): BentPlace | undefined {
+  let [lo, hi] = [0, l.bents.length];
+  while (lo < hi) {
+    const mid = (lo + hi) >> 1;
+    if (l.bents[mid]!.station < station - 1e-9) lo = mid + 1;
+    else hi = mid;
+  }
+  const found = l.bents[lo];
+  return found && found.station < station + 1e-9 ? found : undefined;
+}
+/** How far the more skewed end is from square to the track, as the cosine of the angle between its bent and the track. */
+function skewOf(l: TrestleLayout): number {
+  let skew = skews.get(l);
+  if (skew === undefined) {
+    const ends = [l.bents[0]!, l.bents[l.bents.length - 1]!];
+    skew =
+      l.alignment.length > 0
+        ? Math.max(...ends.map((x) => Math.abs(dot(x.across, placeAt(l.alignment, x.station).along))))
+        : 0;
+    skews.set(l, skew);
+  }
+  return skew;
+}
+const skews = new WeakMap<TrestleLayout, number>();
 /** The ties, which lie in order, whose stations are between two. */
 function between(ties: readonly TiePlace[], from: number, to: number): readonly TiePlace[] {
   const first = (s: number): number => {
@@ -111,7 +128,7 @@ function between(ties: readonly TiePlace[], from: number, to: number): readonly 
 }
 /** A point of the ties' top, `y` to the left of the deck's centre. */
 function deckPoint(l: TrestleLayout, station: number, y: number): Vec3 {
-  const at = l.bents.find((x) => Math.abs(x.station - station) < 1e-9);
+  const at = bentAt(l, station);
   return at ? topAt(l, at, y, l.timbers.tie.v) : topOnRun(l, station, y, l.timbers.tie.v);
 }
 
