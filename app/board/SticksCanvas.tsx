@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import type { Shown } from "core/drawing";
+import type { Seen } from "core/drawing";
 import type { Vec2 } from "core/geometry";
 import type { BoardView } from "./Board";
 import { roleTint } from "./Sticks";
@@ -8,7 +8,7 @@ import { roleTint } from "./Sticks";
 export const PAINT_FROM = 600;
 
 interface Props {
-  readonly shown: readonly Shown[];
+  readonly shown: readonly Seen[];
   readonly view: BoardView;
   readonly selected: string | undefined;
   readonly styrene: ReadonlySet<string>;
@@ -41,10 +41,10 @@ export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
       const tint = on ? picked! : roles ? roleTint(s.role) : styrene.has(s.id) ? white! : timber!;
       if (tint !== fill) g.fillStyle = fill = tint;
       g.beginPath();
-      for (const o of s.outlines) {
-        for (let i = 0; i < o.length; i++)
-          if (i === 0) g.moveTo(view.X(o[i]![0]), view.Y(o[i]![1]));
-          else g.lineTo(view.X(o[i]![0]), view.Y(o[i]![1]));
+      for (const o of s.flat) {
+        for (let i = 0; i < o.length; i += 2)
+          if (i === 0) g.moveTo(view.X(o[i]!), view.Y(o[i + 1]!));
+          else g.lineTo(view.X(o[i]!), view.Y(o[i + 1]!));
         g.closePath();
       }
       g.fill();
@@ -64,7 +64,7 @@ export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
 }
 
 /** The painted sticks under a point of the drawing, the nearest to the eye first. */
-export function sticksUnder(shown: readonly Shown[], p: Vec2): string[] {
+export function sticksUnder(shown: readonly Seen[], p: Vec2): string[] {
   const inside = (o: readonly Vec2[]): boolean =>
     o.every((a, i) => {
       const b = o[(i + 1) % o.length]!;

@@ -30,17 +30,22 @@ export interface Shown {
   readonly along: Vec2;
 }
 
+/** A stick as an elevation gives it: its outlines also as x and y by turns, since a whole trestle has tens of thousands of corners. */
+export interface Seen extends Shown {
+  readonly flat: readonly (readonly number[])[];
+}
+
 /** Sticks as an eye sees them, the farthest first, so that painting them in order hides what is hidden. */
-export function elevation(sticks: readonly Resolved[], view: View): Shown[] {
+export function elevation(sticks: readonly Resolved[], view: View): Seen[] {
   const shown = sticks.map((s) => shownOf(s, view));
   const depth = Float64Array.from(shown, (s) => s.near + s.far);
   const order = Uint32Array.from(shown, (_, i) => i).sort((a, b) => depth[a]! - depth[b]! || a - b);
   return Array.from(order, (i) => shown[i]!);
 }
 
-function shownOf(s: Resolved, view: View): Shown {
+function shownOf(s: Resolved, view: View): Seen {
   const { eye, right, up } = view;
-  const outlines: Vec2[][] = [];
+  const outlines: number[][] = [];
   let [near, far, left, most, low, high] = [-Infinity, Infinity, Infinity, -Infinity, Infinity, -Infinity];
   for (const part of s.parts) {
     const flat = part.flat ?? cornersFlat(part).flat();
@@ -50,8 +55,8 @@ function shownOf(s: Resolved, view: View): Shown {
       if (depth < far) far = depth;
     }
     const outline = hullSeen(flat, right, up, 1e-7);
-    for (let i = 0; i < outline.length; i++) {
-      const [x, y] = outline[i]!;
+    for (let i = 0; i < outline.length; i += 2) {
+      const [x, y] = [outline[i]!, outline[i + 1]!];
       if (x < left) left = x;
       if (x > most) most = x;
       if (y < low) low = y;
@@ -59,17 +64,39 @@ function shownOf(s: Resolved, view: View): Shown {
     }
     outlines.push(outline);
   }
-  return {
-    id: s.id,
-    role: s.member.role,
+  return new SeenStick(
+    s,
     outlines,
     near,
     far,
-    min: [left, low],
-    max: [most, high],
-    centre: [(left + most) / 2, (low + high) / 2],
-    along: [dot(s.axes.u, right), dot(s.axes.u, up)],
-  };
+    [left, low],
+    [most, high],
+    [(left + most) / 2, (low + high) / 2],
+    [dot(s.axes.u, right), dot(s.axes.u, up)],
+  );
+}
+class SeenStick implements Seen {
+  readonly id: string;
+  readonly role: string;
+  private points: readonly (readonly Vec2[])[] | undefined;
+  constructor(
+    s: Resolved,
+    readonly flat: readonly (readonly number[])[],
+    readonly near: number,
+    readonly far: number,
+    readonly min: Vec2,
+    readonly max: Vec2,
+    readonly centre: Vec2,
+    readonly along: Vec2,
+  ) {
+    this.id = s.id;
+    this.role = s.member.role;
+  }
+  get outlines(): readonly (readonly Vec2[])[] {
+    return (this.points ??= this.flat.map((o) =>
+      Array.from({ length: o.length / 2 }, (_, i): Vec2 => [o[2 * i]!, o[2 * i + 1]!]),
+    ));
+  }
 }
 
 /** The box round sticks as they are shown, mm; undefined where there are none. */

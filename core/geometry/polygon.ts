@@ -42,10 +42,11 @@ export function hull(points: readonly Vec2[], eps = 1e-9): Vec2[] {
     px[i] = points[i]![0];
     py[i] = points[i]![1];
   }
-  return hullOfScratch(points.length, eps);
+  const chain = hullOfScratch(points.length, eps);
+  return Array.from({ length: chain.length / 2 }, (_, i): Vec2 => [chain[2 * i]!, chain[2 * i + 1]!]);
 }
-/** Convex hull of a solid's corners, given as numbers one after another, looked at along right × up. A drawing asks for one for each stick. */
-export function hullSeen(corners: readonly number[], right: Vec3, up: Vec3, eps: number): Vec2[] {
+/** Convex hull of a solid's corners, given as numbers one after another, looked at along right × up: x and y by turns. A drawing asks for one for each stick. */
+export function hullSeen(corners: readonly number[], right: Vec3, up: Vec3, eps: number): number[] {
   const n = corners.length / 3;
   roomFor(n);
   for (let i = 0; i < n; i++) {
@@ -65,7 +66,7 @@ function roomFor(n: number): void {
   [px, py, column] = [new Float64Array(2 * n), new Float64Array(2 * n), new Float64Array(2 * n)];
   [order, chain] = [new Int32Array(2 * n), new Int32Array(4 * n + 2)];
 }
-function hullOfScratch(count: number, eps: number): Vec2[] {
+function hullOfScratch(count: number, eps: number): number[] {
   const same = TOLERANCE.samePoint;
   // points that are one but for rounding would be taken out of order
   let n = 0;
@@ -80,7 +81,7 @@ function hullOfScratch(count: number, eps: number): Vec2[] {
     order[n] = n;
     n++;
   }
-  if (n < 3) return Array.from({ length: n }, (_, i): Vec2 => [px[i]!, py[i]!]);
+  if (n < 3) return Array.from({ length: 2 * n }, (_, i) => (i % 2 === 0 ? px[i >> 1]! : py[i >> 1]!));
   if (n > 24) order.subarray(0, n).sort((a, b) => column[a]! - column[b]! || py[a]! - py[b]!);
   else
     for (let i = 1; i < n; i++) {
@@ -110,8 +111,11 @@ function hullOfScratch(count: number, eps: number): Vec2[] {
     h--;
     base = h;
   }
-  const out: Vec2[] = [];
-  for (let i = 0; i < h; i++) out.push([px[chain[i]!]!, py[chain[i]!]!]);
+  const out = new Array<number>(2 * h);
+  for (let i = 0; i < h; i++) {
+    out[2 * i] = px[chain[i]!]!;
+    out[2 * i + 1] = py[chain[i]!]!;
+  }
   return out;
 }
 
