@@ -15,6 +15,12 @@ interface Props {
   readonly roles?: boolean;
 }
 
+/** Sticks painted in one go, where none of them covers another: a few at a time are quicker than each alone, and than all. */
+const TOGETHER = 8;
+/** Whether the boxes round two sticks come within `pad` mm of each other on the drawing. */
+const overlap = (a: Seen, b: Seen, pad: number): boolean =>
+  a.min[0] < b.max[0] + pad && b.min[0] < a.max[0] + pad && a.min[1] < b.max[1] + pad && b.min[1] < a.max[1] + pad;
+
 /** Thousands of sticks as timber on one canvas. Says when it was painted, so that a benchmark can wait for it. */
 export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
   const ref = useRef<HTMLCanvasElement>(null);
@@ -35,29 +41,37 @@ export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
     // where sticks are but a few pixels wide their outlines would be all there is
     g.lineWidth = Math.max(0.25, Math.min(1.2, view.k / 6));
     g.strokeStyle = ink!;
-    let fill = "";
+    const pad = g.lineWidth / view.k;
+    let tint = "";
+    const together: Seen[] = [];
+    const paint = (): void => {
+      if (together.length === 0) return;
+      g.beginPath();
+      for (const s of together)
+        for (const o of s.flat) {
+          for (let i = 0; i < o.length; i += 2)
+            if (i === 0) g.moveTo(view.X(o[i]!), view.Y(o[i + 1]!));
+            else g.lineTo(view.X(o[i]!), view.Y(o[i + 1]!));
+          g.closePath();
+        }
+      g.fill();
+      g.stroke();
+      together.length = 0;
+    };
     for (const s of shown) {
       const on = s.id === selected;
-      const tint = on ? picked! : roles ? roleTint(s.role) : styrene.has(s.id) ? white! : timber!;
-      if (tint !== fill) g.fillStyle = fill = tint;
-      g.beginPath();
-      for (const o of s.flat) {
-        for (let i = 0; i < o.length; i += 2)
-          if (i === 0) g.moveTo(view.X(o[i]!), view.Y(o[i + 1]!));
-          else g.lineTo(view.X(o[i]!), view.Y(o[i + 1]!));
-        g.closePath();
-      }
-      g.fill();
-      if (on) {
-        g.strokeStyle = vermilion!;
-        g.lineWidth *= 2;
-      }
-      g.stroke();
-      if (on) {
-        g.strokeStyle = ink!;
-        g.lineWidth /= 2;
-      }
+      const own = on ? picked! : roles ? roleTint(s.role) : styrene.has(s.id) ? white! : timber!;
+      if (own !== tint || together.length === TOGETHER || together.some((o) => overlap(o, s, pad))) paint();
+      if (own !== tint) g.fillStyle = tint = own;
+      together.push(s);
+      if (!on) continue;
+      g.strokeStyle = vermilion!;
+      g.lineWidth *= 2;
+      paint();
+      g.strokeStyle = ink!;
+      g.lineWidth /= 2;
     }
+    paint();
     performance.mark("cardo:painted");
   }, [shown, view, selected, styrene, roles]);
   return <canvas ref={ref} className="absolute inset-0 size-full" aria-hidden />;

@@ -249,9 +249,10 @@ function plyIndex(b: Builder, ctx: Context, l: TrestleLayout, p: Pack): PlyIndex
   if (before) return before;
   const past = l.timbers.cap.w / 2;
   const last = l.bents.length - 1;
+  const stringers = b.members.filter((m) => m.role === "stringer");
   const plies = Array.from({ length: l.strips }, (_, k) => {
     const prefix = `${ctx.structure}/stringer/${p.name}/ply${k + 1}/from`;
-    const starts = b.members.filter((m) => m.id.startsWith(prefix)).map((m) => Number(m.id.slice(prefix.length)) - 1);
+    const starts = stringers.filter((m) => m.id.startsWith(prefix)).map((m) => Number(m.id.slice(prefix.length)) - 1);
     return starts.map((i, n): Stretch => {
       const to = starts[n + 1] ?? last;
       return {
