@@ -3,7 +3,8 @@ import { feet, inches, printFeetInches } from "../../units";
 import type { Remark } from "../kind";
 import { unusual } from "../unusual";
 import { bentCheck, bentShown } from "../trestle/check";
-import { bentLayout, nominalMm } from "../trestle/layout";
+import { bentLayout, nominalMm, postAt } from "../trestle/layout";
+import type { BentValues } from "../trestle/parameters";
 import { bentValues, footingHeight, groundAt, LEAST_POST, pileStrip, radiusOf, stationsOf } from "./layout";
 import { trestleSpec, type TrestleValues } from "./parameters";
 
@@ -126,6 +127,7 @@ export function trestleCheck(v: TrestleValues): string[] {
   if (out.length > 0) return out;
   const tall = { ...bentValues(v, Math.max(tallest, feet(5))), sway: false };
   out.push(...bentCheck(tall));
+  if (radius !== undefined && v.superelevation > 0 && v.superBy === "tilt") out.push(...lowSide(v, tall));
   // neighbours of a skew bent have to stand clear of it at the foot of the taller
   const lay = bentLayout({ ...tall, sillSet: "overhang" });
   const foot = Math.max(lay.sillHalf, lay.capHalf);
@@ -145,6 +147,25 @@ export function trestleCheck(v: TrestleValues): string[] {
   if (bearing / 2 / skew > half)
     out.push(`The stringers reach ${fi(bearing / skew)} across, past the ends of a cap of ${fi(v.capLength)}.`);
   return out;
+}
+
+/** Whether the outer post on a tilted cap's low side still stands under it: its lower corner lies nearer the middle, and a battered post has come further out. */
+function lowSide(v: TrestleValues, tall: BentValues): string[] {
+  const lay = bentLayout(tall);
+  const outer = lay.posts[lay.posts.length - 1]!;
+  const tilt = Math.asin(Math.min(0.9, v.superelevation / (v.gauge + inches(2.5))));
+  const [c, s] = [Math.cos(tilt), Math.sin(tilt)];
+  const depth = lay.capTop - lay.capUnder;
+  // along the cap's underside from its middle to where the post's outer side meets it
+  const edge = postAt(outer, lay.capUnder, lay.capUnder) + lay.outerHalf;
+  const reach = (edge + depth * s - outer.lean * depth * (1 - c)) / (c - outer.lean * s);
+  const short = reach - lay.capHalf;
+  if (short < 1e-6) return [];
+  return [
+    v.capSet === "length"
+      ? `On the low side of the tilted caps the outer posts reach ${fi(short)} past their ends. Make the caps at least ${fi(2 * reach)} long or move the posts in.`
+      : `On the low side of the tilted caps the outer posts reach ${fi(short)} past their ends. Let the caps overhang by at least ${fi(v.capOverhang + short)}.`,
+  ];
 }
 
 /** Heights of all bents at nominal sizes, near enough to say what cannot be. Prototype mm. */
