@@ -60,27 +60,34 @@ function masterTemplate(s: StructureDesign, pieces: readonly Piece[], l: Trestle
   // bents of one height share a line
   const lines = new Map<number, number[]>();
   for (const b of l.bents) {
-    const h = Math.round(l.mm(b.values.height) * 50) / 50;
+    const own = l.mm(b.values.height);
+    const h = [...lines.keys()].find((x) => Math.abs(x - own) < SAME_LINE) ?? own;
     lines.set(h, [...(lines.get(h) ?? []), b.number]);
   }
   const sill = s.resolved.byMember.get(`${root}/sill`)?.[0]?.size[0] ?? 0;
   const half = Math.max(
     ...elevation(own, view).flatMap((x) => x.outlines.flat().map((p) => Math.abs(p[0] + shift[0]))),
   );
-  const marks = [...lines].flatMap(([h, numbers]): Entity[] => {
-    const words = `bent${numbers.length > 1 ? "s" : ""} ${numbers.join(", ")}: foot, ${printMm(h, 2)}`;
-    return [
-      ...(numbers.includes(tallest.number)
-        ? []
-        : [
-            line([-half, -h], [half, -h], "hidden"),
-            ...(sill > 0 ? [line([-half, -h + sill], [half, -h + sill], "thin")] : []),
-          ]),
-      // under its words the line runs on, so that a page is cut beyond them
-      line([half, -h], [half + 4 + 1.35 * words.length, -h], "thin"),
-      text([half + 3, -h + 0.7], words, 2, "start", "label"),
-    ];
-  });
+  // words of feet that lie close together step aside, each led to its line
+  let last = Infinity;
+  const marks = [...lines]
+    .sort((p, q) => p[0] - q[0])
+    .flatMap(([h, numbers]): Entity[] => {
+      const words = `bent${numbers.length > 1 ? "s" : ""} ${numbers.join(", ")}: foot, ${printMm(h, 2)}`;
+      const at = (last = Math.min(-h, last - 3.4));
+      return [
+        ...(numbers.includes(tallest.number)
+          ? []
+          : [
+              line([-half, -h], [half, -h], "hidden"),
+              ...(sill > 0 ? [line([-half, -h + sill], [half, -h + sill], "thin")] : []),
+            ]),
+        line([half, -h], [half + 3, at], "thin"),
+        // under its words the line runs on, so that a page is cut beyond them
+        line([half + 3, at], [half + 7 + 1.35 * words.length, at], "thin"),
+        text([half + 4, at + 0.7], words, 2, "start", "label"),
+      ];
+    });
   return {
     layers: [
       ...base.layers.filter((x) => x.name !== "parts-list"),
@@ -89,6 +96,9 @@ function masterTemplate(s: StructureDesign, pieces: readonly Piece[], l: Trestle
     ],
   };
 }
+
+/** Feet whose heights differ by less share a line, mm: a pencil's width hides more. */
+const SAME_LINE = 0.01;
 
 /** Each bent's height, stories and the marks of its posts, for those who build by number. */
 function heightsTable(s: StructureDesign, pieces: readonly Piece[], l: TrestleLayout, at: Vec2): Entity[] {
