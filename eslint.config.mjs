@@ -7,6 +7,7 @@ import tseslint from "typescript-eslint";
 const PIPELINE = [
   "units",
   "geometry",
+  "carpentry",
   "statics",
   "lumber",
   "frame",

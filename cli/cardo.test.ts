@@ -19,6 +19,27 @@ const file = (name: string, value: unknown): string => {
 };
 
 describe("the command line", () => {
+  it("says what the framing square says, and a hip roof's rafters theoretical and shortened", () => {
+    const r = JSON.parse(
+      cardo("rafters", "6", "--length", "16'", "--width", "12'", "--overhang", "1'", "--scale", "HO").out,
+    ) as {
+      table: { inchesPerFootOfRun: { common: number } };
+      common: Record<"theoretical" | "shortening" | "cut", { prototypeMm: number; modelMm: number }>;
+      jacks: unknown[];
+      hipRoof: { squareFeet: { all: number } };
+    };
+    expect(r.table.inchesPerFootOfRun.common).toBeCloseTo(13.4164, 4);
+    expect(r.common.theoretical.prototypeMm / 25.4).toBeCloseTo(6 * 13.4164, 2);
+    // half of a 2 in ridge, along the slope
+    expect(r.common.shortening.prototypeMm / 25.4).toBeCloseTo(1.118, 3);
+    expect(r.common.cut.modelMm).toBeCloseTo(r.common.cut.prototypeMm / 87.1, 2);
+    expect(r.jacks).toHaveLength(2);
+    expect(r.hipRoof.squareFeet.all).toBeCloseTo(281.7, 1);
+    expect(cardo("rafters", "0")).toMatchObject({ status: 2 });
+    expect(cardo("stairs", "8'9", "--run", "11'8", "--tread", "10").err).toMatch(/give one of them/);
+    expect(JSON.parse(cardo("stairs", "8'9", "--run", "11'8").out)).toMatchObject({ risers: 15, remarks: [] });
+  });
+
   it("gives the frame: every stick with its cuts and convex parts, every joint bearing", () => {
     const f = JSON.parse(cardo("frame", JOB).out) as {
       members: Record<string, never>[];

@@ -173,6 +173,32 @@ program
     print({ members: await findMembers(readBytes(file), file, positive(o.page, "--page"), perInch) });
   });
 
+program
+  .command("rafters <rise>")
+  .description("the framing square's line for a rise in 12, and a roof's rafters: theoretical and shortened")
+  .option("--run <length>", "from the outside of the plate to under the ridge")
+  .option("--length <length>", "of the walls of a hip roof")
+  .option("--width <length>", "of the walls of a hip roof")
+  .option("--overhang <length>", "of the eave")
+  .option("--ridge <inches>", "thickness of the ridge")
+  .option("--hip <inches>", "thickness of hips and valleys")
+  .option("--jacks <inches>", "spacing of the jacks")
+  .option("--depth <inches>", "of the rafters, for the bird's-mouth")
+  .option("--seat <inches>", "of the bird's-mouth")
+  .option("--scale <scale>", "also on the model: HO")
+  .action(async (rise: string, o: Record<string, string>) =>
+    print((await import("./carpentry")).rafterReport(positive(rise, "The rise in 12"), o)),
+  );
+
+program
+  .command("stairs <rise>")
+  .description("a straight flight to a level: risers, treads, stringer")
+  .option("--run <length>", "to land in; the tread follows")
+  .option("--tread <inches>", "the run follows")
+  .option("--riser <inches>", "about as high as this")
+  .option("--scale <scale>", "also on the model: HO")
+  .action(async (rise: string, o: Record<string, string>) => print((await import("./carpentry")).stairReport(rise, o)));
+
 function positive(text: string, name: string): number {
   const n = Number(text);
   if (!(n > 0)) throw new BadInput(`${name} is “${text}”; write a number above 0.`);
@@ -213,7 +239,7 @@ try {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
   else if (e instanceof CommanderError)
     fail(
-      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find and check.`,
+      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find, check, rafters and stairs.`,
       2,
     );
   else fail((e as Error).message, 2);
