@@ -38,9 +38,14 @@ export interface Seen extends Shown {
 /** Sticks as an eye sees them, the farthest first, so that painting them in order hides what is hidden. */
 export function elevation(sticks: readonly Resolved[], view: View): Seen[] {
   const shown = sticks.map((s) => shownOf(s, view));
-  const depth = Float64Array.from(shown, (s) => s.near + s.far);
-  const order = Uint32Array.from(shown, (_, i) => i).sort((a, b) => depth[a]! - depth[b]! || a - b);
-  return Array.from(order, (i) => shown[i]!);
+  const depth = new Float64Array(shown.length);
+  const order = new Uint32Array(shown.length);
+  for (let i = 0; i < shown.length; i++) {
+    depth[i] = shown[i]!.near + shown[i]!.far;
+    order[i] = i;
+  }
+  order.sort((a, b) => depth[a]! - depth[b]! || a - b);
+  return shown.map((_, i) => shown[order[i]!]!);
 }
 
 function shownOf(s: Resolved, view: View): Seen {

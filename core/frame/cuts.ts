@@ -143,9 +143,10 @@ function passage(b: Member, clearance: number): Plane[] {
  */
 export function cutsOf(frame: Frame): ReadonlyMap<string, MemberCuts> {
   const out = new Map<string, { readonly member: Member; cuts: readonly Cut[]; cutters: readonly Cutter[] }>();
-  for (const [i, m] of frame.members.entries()) {
-    out.set(m.id, { member: m, cuts: NONE, cutters: NONE });
-    if (out.size === i) throw new Error(`Two members are called "${m.id}".`);
+  for (const member of frame.members) {
+    const before = out.size;
+    out.set(member.id, { member, cuts: NONE, cutters: NONE });
+    if (out.size === before) throw new Error(`Two members are called "${member.id}".`);
   }
   const of = (id: string) => {
     let known = out.get(id);
