@@ -88,15 +88,19 @@ export function along(
     });
   });
 }
-/** The bent at a station, if there is one. */
-function bentAt(l: TrestleLayout, station: number): BentPlace | undefined {
-  let [lo, hi] = [0, l.bents.length];
+/** The first of places that lie in order that is not before a station; their count where all are. */
+function firstFrom(places: readonly { readonly station: number }[], station: number): number {
+  let [lo, hi] = [0, places.length];
   while (lo < hi) {
     const mid = (lo + hi) >> 1;
-    if (l.bents[mid]!.station < station - 1e-9) lo = mid + 1;
+    if (places[mid]!.station < station) lo = mid + 1;
     else hi = mid;
   }
-  const found = l.bents[lo];
+  return lo;
+}
+/** The bent at a station, if there is one. */
+function bentAt(l: TrestleLayout, station: number): BentPlace | undefined {
+  const found = l.bents[firstFrom(l.bents, station - 1e-9)];
   return found && found.station < station + 1e-9 ? found : undefined;
 }
 /** How far the more skewed end is from square to the track, as the cosine of the angle between its bent and the track. */
@@ -115,16 +119,7 @@ function skewOf(l: TrestleLayout): number {
 const skews = new WeakMap<TrestleLayout, number>();
 /** The ties, which lie in order, whose stations are between two. */
 function between(ties: readonly TiePlace[], from: number, to: number): readonly TiePlace[] {
-  const first = (s: number): number => {
-    let [lo, hi] = [0, ties.length];
-    while (lo < hi) {
-      const mid = (lo + hi) >> 1;
-      if (ties[mid]!.station < s) lo = mid + 1;
-      else hi = mid;
-    }
-    return lo;
-  };
-  return ties.slice(first(from), first(to));
+  return ties.slice(firstFrom(ties, from), firstFrom(ties, to));
 }
 /** A point of the ties' top, `y` to the left of the deck's centre. */
 function deckPoint(l: TrestleLayout, station: number, y: number): Vec3 {
