@@ -1,3 +1,4 @@
+import { printFeetInches } from "../units";
 import { rafterTable } from "./rafterTable";
 
 /** A hip roof over a rectangle, by its theoretical lines: from eave edge to ridge line. */
@@ -22,7 +23,7 @@ export function hipRoof(walls: { length: number; width: number; overhang: number
   ) as [number, number];
   if (!(Math.min(walls.length, walls.width) > 0) || !(overhang >= 0))
     throw new Error(
-      `Walls of ${walls.length} by ${walls.width} with an overhang of ${overhang} carry no roof; walls have to be above 0 and the overhang not below it.`,
+      `Walls of ${printFeetInches(walls.length)} by ${printFeetInches(walls.width)} with an overhang of ${printFeetInches(overhang)} carry no roof; walls have to be above 0 and the overhang not below it.`,
     );
   const t = rafterTable(rise);
   const run = short / 2;

@@ -1,6 +1,6 @@
 /**
  * What the framing square and the stair gauge give: the sums of roof and stair framing by themselves, before anything is
- * placed in space. Lengths are in one unit throughout, whichever is given; slopes are a rise in 12; angles are degrees.
+ * placed in space. Lengths are prototype mm; slopes are a rise in 12; angles are degrees.
  */
 export * from "./rafterTable";
 export * from "./rafters";

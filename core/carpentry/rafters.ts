@@ -1,4 +1,7 @@
+import { printFeetInches } from "../units";
 import { HIP_RUN, rafterTable } from "./rafterTable";
+
+const fi = (mm: number): string => printFeetInches(mm);
 
 /** A rafter's theoretical length, from the outside of the plate to the centre of the ridge or hip, and what is cut: all along its top edge. */
 export interface RafterLength {
@@ -37,7 +40,7 @@ function checked(s: RoofSpan): RoofSpan {
     ["hip", s.hip, 0],
   ] as const)
     if (!(value >= least))
-      throw new Error(`The ${name} of a roof is ${value}; it has to be ${least > 0 ? "above" : "at least"} 0.`);
+      throw new Error(`The ${name} of a roof is ${fi(value)}; it has to be ${least > 0 ? "above" : "at least"} 0.`);
   return s;
 }
 
@@ -70,7 +73,9 @@ export function hipJacks(
 ): readonly (RafterLength & { readonly at: number })[] {
   const s = checked(span);
   if (!(spacing > 0) || !(first > 0))
-    throw new Error(`Jacks ${spacing} apart, the first at ${first}, cannot be laid out; both have to be above 0.`);
+    throw new Error(
+      `Jacks ${fi(spacing)} apart, the first at ${fi(first)}, cannot be laid out; both have to be above 0.`,
+    );
   const k = rafterTable(s.rise).common / 12;
   const half = (s.hip / 2) * Math.SQRT2;
   const count = Math.max(0, Math.ceil((s.run - first) / spacing - 1e-9));
@@ -96,7 +101,7 @@ export function birdsmouth(rise: number, depth: number, seat: number): Birdsmout
   const left = (above * 12) / common;
   if (!(left > 0))
     throw new Error(
-      `A seat ${seat} wide at ${rise} in 12 goes through a rafter ${depth} deep: its heel is ${heel.toFixed(3)} high. Take a deeper rafter or a narrower seat.`,
+      `A seat ${fi(seat)} wide at ${rise} in 12 goes through a rafter ${fi(depth)} deep: its heel is ${fi(heel)} high. Take a deeper rafter or a narrower seat.`,
     );
   return { seat, heel, above, left };
 }

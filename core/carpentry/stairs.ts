@@ -1,4 +1,4 @@
-import { inches } from "../units";
+import { inches, printFeetInches } from "../units";
 
 /** A straight flight from one level to another: the last riser lands on the upper level, so there is one tread fewer. */
 export interface Flight {
@@ -23,7 +23,7 @@ export const CODE = { riser: inches(7.75), tread: inches(10) };
 export function flight(rise: number, tread: number, wanted: number = USUAL_RISER): Flight {
   if (!(rise > 0) || !(tread > 0) || !(wanted > 0))
     throw new Error(
-      `A stair of rise ${rise}, tread ${tread} and riser ${wanted} goes nowhere; all have to be above 0.`,
+      `A stair of rise ${printFeetInches(rise)}, tread ${printFeetInches(tread)} and riser ${printFeetInches(wanted)} goes nowhere; all have to be above 0.`,
     );
   const risers = Math.max(1, Math.round(rise / wanted));
   const riser = rise / risers;
@@ -44,7 +44,9 @@ export function flight(rise: number, tread: number, wanted: number = USUAL_RISER
 export function flightInRun(rise: number, run: number, wanted: number = USUAL_RISER): Flight {
   const risers = Math.max(1, Math.round(rise / wanted));
   if (risers < 2)
-    throw new Error(`A rise of ${rise} is a single step, so no run of treads leads up to it; set the tread instead.`);
+    throw new Error(
+      `A rise of ${printFeetInches(rise)} is a single step, so no run of treads leads up to it; set the tread instead.`,
+    );
   return flight(rise, run / (risers - 1), wanted);
 }
 

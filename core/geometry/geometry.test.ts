@@ -5,7 +5,10 @@ import {
   clip,
   clipPolygon,
   cornersOf,
+  eightCorners,
+  Hexahedron,
   hull,
+  hullSeen,
   penetrationDepth,
   planeAt,
   polygonArea,
@@ -36,6 +39,72 @@ describe("solids", () => {
     expect(half.faces.filter((f) => f.tag === "cut")).toHaveLength(1);
     expect(clip(half, cut([1, 0, 0], [-1, 0, 0]))).toBeUndefined();
     expect(clip(half, cut([1, 0, 0], [9, 0, 0]))).toBe(half);
+  });
+  /** A box as six planes and eight corners. */
+  const sixSided = (a: number, b: number, c: number): Hexahedron => {
+    const flat = eightCorners();
+    const ring = [
+      [0, 0],
+      [b, 0],
+      [b, c],
+      [0, c],
+    ];
+    for (let i = 0; i < 8; i++)
+      [flat[3 * i], flat[3 * i + 1], flat[3 * i + 2]] = [i < 4 ? 0 : a, ...ring[i % 4]!] as [number, number, number];
+    return new Hexahedron(flat, () => [
+      { n: [0, 0, -1], d: 0, tag: "-w" },
+      { n: [0, 1, 0], d: b, tag: "+v" },
+      { n: [0, 0, 1], d: c, tag: "+w" },
+      { n: [0, -1, 0], d: 0, tag: "-v" },
+      { n: [-1, 0, 0], d: 0, tag: "end0" },
+      { n: [1, 0, 0], d: a, tag: "end1" },
+    ]);
+  };
+  it("cuts a six-sided solid as it does one of any sides, whichever way the planes go", () => {
+    const size = fc.double({ min: 1, max: 30, noNaN: true });
+    const unit = fc.double({ min: -1, max: 1, noNaN: true });
+    const share = fc.double({ min: 0.05, max: 0.95, noNaN: true });
+    const plane = fc.record({
+      n: fc.tuple(unit, unit, unit).filter((n) => Math.hypot(...n) > 0.1),
+      at: fc.tuple(share, share, share),
+      mostly: fc.constantFrom(0, 1, 2),
+    });
+    let short = 0;
+    fc.assert(
+      fc.property(size, size, size, fc.array(plane, { minLength: 1, maxLength: 4 }), (a, b, c, planes) => {
+        const six = sixSided(a, b, c);
+        let one: Solid | undefined = six;
+        let other: Solid | undefined = { faces: six.faces };
+        for (const p of planes) {
+          // mostly square across one direction, as saw cuts are
+          const n = p.n.map((x, i) => (i === p.mostly ? Math.sign(x || 1) * 3 : x * 0.3)) as unknown as Vec3;
+          const by = cut(n, [p.at[0] * a, p.at[1] * b, p.at[2] * c]);
+          one = one && clip(one, by);
+          other = other && clip(other, by);
+          if (one instanceof Hexahedron) short++;
+          expect(one === undefined).toBe(other === undefined);
+          if (!one || !other) return;
+          expect(volumeOf(one)).toBeCloseTo(volumeOf(other), 6);
+          const tags = (s: Solid): string[] => s.faces.map((f) => f.tag).sort();
+          expect(tags(one)).toEqual(tags(other));
+          for (const f of one.faces)
+            for (const q of f.corners)
+              expect(
+                Math.abs(f.plane.n[0] * q[0] + f.plane.n[1] * q[1] + f.plane.n[2] * q[2] - f.plane.d),
+              ).toBeLessThan(1e-6);
+        }
+      }),
+    );
+    expect(short).toBeGreaterThan(50);
+  });
+  it("shows a solid by the hull of its corners, in numbers as in points", () => {
+    const near = fc.double({ min: -20, max: 20, noNaN: true });
+    fc.assert(
+      fc.property(fc.array(fc.tuple(near, near, near), { minLength: 3, maxLength: 60 }), (corners) => {
+        const seen = hullSeen(corners.flat(), [0, 1, 0], [0, 0, 1], 1e-9);
+        expect(seen).toEqual(hull(corners.map((p) => [p[1], p[2]])).flat());
+      }),
+    );
   });
   it("keeps volume when a cutter is taken out, whatever the planes", () => {
     const dir = fc.tuple(

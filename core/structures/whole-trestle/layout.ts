@@ -359,3 +359,14 @@ export function footingHeight(v: TrestleValues): number {
   if (v.footing === "pedestal") return v.pedestalLeast;
   return inches(parseNominal(v.mudsill)?.thickness ?? 12);
 }
+
+/** The first of places that lie in order that is not before a station; their count where all are. */
+export function firstFrom(places: readonly { readonly station: number }[], station: number): number {
+  let [lo, hi] = [0, places.length];
+  while (lo < hi) {
+    const mid = (lo + hi) >> 1;
+    if (places[mid]!.station < station) lo = mid + 1;
+    else hi = mid;
+  }
+  return lo;
+}

@@ -6,7 +6,7 @@ import { FLUSH, standsOut } from "../lay";
 import type { Timber } from "../timber";
 import { placeAt } from "./alignment";
 import { jointsAlong } from "./bays";
-import { topAt, topOnRun, type BentPlace, type TrestleLayout } from "./layout";
+import { firstFrom, topAt, topOnRun, type BentPlace, type TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
 import { ringsOf } from "./stringers";
 import { HAIR, type TiePlace } from "./ties";
@@ -87,16 +87,6 @@ export function along(
       contact,
     });
   });
-}
-/** The first of places that lie in order that is not before a station; their count where all are. */
-function firstFrom(places: readonly { readonly station: number }[], station: number): number {
-  let [lo, hi] = [0, places.length];
-  while (lo < hi) {
-    const mid = (lo + hi) >> 1;
-    if (places[mid]!.station < station) lo = mid + 1;
-    else hi = mid;
-  }
-  return lo;
 }
 /** The bent at a station, if there is one. */
 function bentAt(l: TrestleLayout, station: number): BentPlace | undefined {

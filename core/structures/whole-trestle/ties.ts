@@ -3,7 +3,7 @@ import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { FLUSH, type Support } from "../lay";
 import { placeAt, type Place } from "./alignment";
-import { bayLine, topOnRun, type BayLine, type Pack, type TrestleLayout } from "./layout";
+import { bayLine, firstFrom, topOnRun, type BayLine, type Pack, type TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
 
 /** A tie where it lies: its station and the support it gives to what is laid on it. */
@@ -33,13 +33,8 @@ export function tieStations(v: TrestleValues, l: TrestleLayout): number[] {
 
 /** The bay, counted from 0, that a station lies in; the first and last bays go on beyond the ends. */
 function bayAt(l: TrestleLayout, station: number): number {
-  let [lo, hi] = [1, l.bents.length - 1];
-  while (lo < hi) {
-    const mid = (lo + hi) >> 1;
-    if (l.bents[mid]!.station > station + 1e-9) hi = mid;
-    else lo = mid + 1;
-  }
-  return lo - 1;
+  const next = firstFrom(l.bents, station + 1e-9);
+  return Math.min(l.bents.length - 1, Math.max(1, next)) - 1;
 }
 /** Where a pack carries a tie at a place: the corners of its top under the tie, and over a bent those at which its stringers meet. Coordinates one after another, back and fore in pairs. */
 function seatPoints(l: TrestleLayout, p: Pack, place: Place, station: number, half: number): number[] {

@@ -226,3 +226,20 @@ describe(`any trestle (seed ${SEED})`, () => {
     expect(framed).toBeGreaterThan(25);
   });
 });
+
+describe("a tilted cap", () => {
+  it("too short on its low side is told with the overhang that serves, and with that its posts bear", () => {
+    const tilted = {
+      ...curved,
+      superelevation: inches(6),
+      superBy: "tilt",
+      capSet: "overhang",
+    };
+    const short = values({ ...tilted, capOverhang: 0 });
+    const [told] = trestleCheck(short);
+    expect(told).toMatch(/^On the low side of the tilted caps the outer posts reach 0′-\d/);
+    expect(faultsOf(trestleFrame(short, ctx)).faults.join()).toMatch(/post\/.* bears/);
+    expect(trestleCheck(values({ ...tilted, capOverhang: inches(4) }))).toEqual([]);
+    expect(faultsOf(trestleFrame(values({ ...tilted, capOverhang: inches(4) }), ctx)).faults).toEqual([]);
+  });
+});
