@@ -1,9 +1,12 @@
 /**
- * A longer run of random whole trestles and trusses than the tests have: none may stand in itself, every joint bears as
- * it says, all hangs together. Run: npx tsx bench/randomStructures.ts [seed] [count of each]. Ends with 1 where one does not.
+ * A longer run of random buildings, whole trestles and trusses than the tests have: none may stand in itself, every joint bears as
+ * it says, all hangs together. Run: npx tsx bench/randomStructures.ts [seed] [count of each] [buildings, trestles or trusses]. Ends with 1 where one does not.
  */
 import fc from "fast-check";
 import { faultsOf, fullSawn } from "../core/structures/sound.fixture";
+import { buildingCheck } from "../core/structures/building/check";
+import { buildingFrame } from "../core/structures/building/frame";
+import { randomBuilding } from "../core/structures/building/randomBuilding";
 import { trussCheck } from "../core/structures/truss/check";
 import { trussFrame } from "../core/structures/truss/frame";
 import { randomTruss } from "../core/structures/truss/randomTruss";
@@ -46,6 +49,11 @@ function run<V>(
   console.log(`${name}: ${sound} sound, ${bad} not, ${refused} refused with a sentence (seed ${seed})`);
   failed += bad;
 }
-run("trestles", randomTrestle, trestleCheck, (v, i) => faultsOf(trestleFrame(v, contexts[i % 3]!)).faults);
-run("trusses", randomTruss, trussCheck, (v, i) => faultsOf(trussFrame(v, contexts[i % 3]!)).faults);
+const only = process.argv[4];
+if (!only || only === "buildings")
+  run("buildings", randomBuilding, buildingCheck, (v, i) => faultsOf(buildingFrame(v, contexts[i % 3]!)).faults);
+if (!only || only === "trestles")
+  run("trestles", randomTrestle, trestleCheck, (v, i) => faultsOf(trestleFrame(v, contexts[i % 3]!)).faults);
+if (!only || only === "trusses")
+  run("trusses", randomTruss, trussCheck, (v, i) => faultsOf(trussFrame(v, contexts[i % 3]!)).faults);
 process.exit(failed === 0 ? 0 : 1);

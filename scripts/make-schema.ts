@@ -76,6 +76,13 @@ function param(p: Param): object {
       return { ...about, type: "boolean", default: p.def };
     case "section":
       return { ...about, type: "string", pattern: "^(⌀\\d+(\\.\\d+)?|\\d+(\\.\\d+)?×\\d+(\\.\\d+)?)$", default: p.def };
+    case "table":
+      return {
+        ...about,
+        type: "array",
+        maxItems: p.most,
+        items: object(Object.fromEntries(Object.entries(p.columns).map(([k, c]) => [k, param(c)]))),
+      };
     case "number":
       return number({ ...about, minimum: p.min, maximum: p.max, default: p.def, $comment: p.unit });
     case "lengths":

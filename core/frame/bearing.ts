@@ -114,10 +114,12 @@ export function bearings(r: ResolvedFrame): Bearing[] {
         break;
       case "notch":
       case "through":
-      case "rod-in-hole":
+      case "rod-in-hole": {
+        const on = [j.b, ...((j.kind === "notch" && j.also) || [])].flatMap((id) => facesOf(r, id, any));
         // where a cutter has split a stick, its convex parts meet on the cutter's planes too: that is no wall of the notch
-        out.push(of(j, j.b, cut, facesOf(r, j.b, any), total(cut) - sharedArea(cut, facesOf(r, j.a, any))));
+        out.push(of(j, j.b, cut, on, total(cut) - sharedArea(cut, facesOf(r, j.a, any))));
         break;
+      }
       case "lap":
         out.push(
           of(

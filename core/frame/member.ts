@@ -144,6 +144,8 @@ export interface LapJoint extends JointBase {
 export interface NotchJoint extends JointBase {
   readonly kind: "notch";
   readonly b: string;
+  /** Further members that the cut bears on: the lower of two plates behind a deep heel. */
+  readonly also?: readonly string[];
   readonly faces: readonly ({ readonly of: string; readonly face: Face } | { readonly datum: string })[];
 }
 /** a's and b's ends meet on the plane that halves their angle. */

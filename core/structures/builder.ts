@@ -15,6 +15,8 @@ export interface StickSeed {
   readonly seat?: readonly [Seat, Seat];
   /** Which ends are cut square at the end of the work line; joints cut the others. */
   readonly square?: boolean | readonly [boolean, boolean];
+  /** How its ends finish where no joint cuts them, in place of `square`. */
+  readonly ends?: Member["ends"];
   readonly loose?: boolean;
 }
 /** Gathers the members and joints of a frame while a generator places them. */
@@ -61,7 +63,7 @@ export function builder(structure: string): Builder {
         letter: s.letter,
         kind: s.timber.round ? "round" : "strip",
         nominal: s.timber.nominal,
-        ends: endsOf(s.square),
+        ends: s.ends ?? endsOf(s.square),
         ...(s.loose ? { loose: true } : {}),
         body: s.timber.round
           ? { shape: "round", a: s.a, b: s.b, up: s.up, diameter: s.timber.v, stock: s.timber.round }

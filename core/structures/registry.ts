@@ -1,3 +1,4 @@
+import { building } from "./building";
 import type { StructureKind } from "./kind";
 import { traced } from "./traced";
 import { trestleBent } from "./trestle";
@@ -5,7 +6,7 @@ import { truss } from "./truss";
 import { wholeTrestle } from "./whole-trestle";
 
 /** Every kind of structure Cardo can frame: a new kind is one more line here. */
-export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, truss, traced];
+export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, truss, building, traced];
 
 /** The kind of that id. Errors: an id nobody registered. */
 export function kindOf(id: string): StructureKind {

@@ -11,6 +11,7 @@ import {
   Max,
   Min,
   ValidateBy,
+  validateSync,
 } from "class-validator";
 import { printFeetInches, printNumber, type Prototype } from "../units";
 
@@ -79,7 +80,19 @@ export interface PointsParam extends Common {
   readonly columns: readonly [string, string];
   readonly most: number;
 }
+/** Rows that share their columns: the openings of a building, its wings. A cell's path is "openings.2.width". */
+export interface TableParam extends Common {
+  readonly type: "table";
+  /** What one row is called: "opening". */
+  readonly noun: string;
+  readonly columns: Readonly<Record<string, CellParam>>;
+  readonly def: readonly Row[];
+  readonly most: number;
+}
+export type CellParam = LengthParam | NumberParam | CountParam | ChoiceParam | FlagParam | SectionParam;
+export type Row = Readonly<Record<string, unknown>>;
 export type SingleParam =
+  | TableParam
   | LengthParam
   | BatterParam
   | NumberParam
@@ -106,7 +119,9 @@ export type ValueOf<P extends Param> = P extends FlagParam
       ? readonly number[]
       : P extends PointsParam
         ? readonly (readonly [number, number])[]
-        : number;
+        : P extends TableParam
+          ? readonly { readonly [K in keyof P["columns"]]: ValueOf<P["columns"][K]> }[]
+          : number;
 /** The values of a spec: lengths in prototype mm, batters in inches per foot. */
 export type ParamsOf<S extends Spec> = { readonly [K in keyof S]: ValueOf<S[K]> };
 
@@ -121,11 +136,18 @@ export const numeric = (p: Bare<NumberParam>): NumberParam => ({ type: "number",
 export const lengths = (p: Bare<LengthsParam>): LengthsParam => ({ type: "lengths", ...p });
 export const points = (p: Bare<PointsParam>): PointsParam => ({ type: "points", ...p });
 export const list = (p: Bare<ListParam>): ListParam => ({ type: "list", ...p });
+export const table = <C extends TableParam["columns"]>(
+  p: Bare<TableParam> & { readonly columns: C },
+): TableParam & { readonly columns: C } => ({ type: "table", ...p });
 
 /** The values every parameter starts with. */
 export function defaultsOf<S extends Spec>(spec: S): ParamsOf<S> {
   const start = (p: Param): unknown =>
-    p.type === "list" ? [...p.defs] : p.type === "lengths" || p.type === "points" ? structuredClone(p.def) : p.def;
+    p.type === "list"
+      ? [...p.defs]
+      : p.type === "lengths" || p.type === "points" || p.type === "table"
+        ? structuredClone(p.def)
+        : p.def;
   return Object.fromEntries(Object.entries(spec).map(([k, p]) => [k, start(p)])) as unknown as ParamsOf<S>;
 }
 
@@ -137,6 +159,10 @@ export function printParam(p: SingleParam, value: unknown): string {
     return `${printNumber(Number(value), 3).replace(/\.?0+$/, "")}${p.unit === "mm" ? " mm" : p.unit === "%" ? " %" : p.unit}`;
   if (p.type === "lengths") return (value as readonly number[]).map((v) => printFeetInches(v)).join(", ");
   if (p.type === "points") return `${(value as readonly unknown[]).length} points`;
+  if (p.type === "table") {
+    const n = (value as readonly unknown[]).length;
+    return `${n} ${p.noun}${n === 1 ? "" : "s"}`;
+  }
   if (p.type === "choice") return p.options.find((o) => o.value === value)?.label ?? String(value);
   return String(value);
 }
@@ -208,6 +234,32 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
           ),
         );
         break;
+      case "table": {
+        const Cells = dto(p.columns);
+        const said = (row: unknown): string | undefined => {
+          if (typeof row !== "object" || row === null || Array.isArray(row)) return "is no row";
+          const unknown = Object.keys(row).find((k) => !(k in p.columns));
+          if (unknown !== undefined) return `has a column “${unknown}”, which is not known`;
+          const wrong = validateSync(Object.assign(new Cells(), row))[0];
+          return wrong && Object.values(wrong.constraints ?? {})[0];
+        };
+        const faultOf = (v: unknown): string | undefined => {
+          if (!Array.isArray(v) || v.length > p.most) return `needs a list of at most ${p.most} rows`;
+          const faults = v.map(said);
+          const i = faults.findIndex((f) => f !== undefined);
+          return i < 0 ? undefined : `${p.noun} ${i + 1}: ${faults[i]}`;
+        };
+        on(
+          ValidateBy({
+            name: "table",
+            validator: {
+              validate: (v: unknown): boolean => faultOf(v) === undefined,
+              defaultMessage: (a) => `${p.label}, ${faultOf(a?.value)}`,
+            },
+          }),
+        );
+        break;
+      }
       case "flag":
         on(IsBoolean({ message: `${p.label} is either true or false.` }));
         break;
@@ -234,11 +286,17 @@ const isPoints = (v: unknown): v is readonly (readonly [number, number])[] =>
       (i === 0 || (q[0] as number) > (v[i - 1] as [number, number])[0]),
   );
 
-/** The single parameter that a path such as "height" or "batters.0" names, with its label. */
+/** The single parameter that a path such as "height", "batters.0" or "openings.2.width" names, with its label. */
 export function paramAt(spec: Spec, path: string): SingleParam | undefined {
-  const [name, index] = path.split(".");
+  const [name, index, column] = path.split(".");
   const p = spec[name ?? ""];
   const i = Number(index);
+  if (p?.type === "table" && index !== undefined) {
+    const cell = p.columns[column ?? ""];
+    return (
+      cell && { ...cell, label: `${p.noun[0]!.toUpperCase()}${p.noun.slice(1)} ${i + 1}, ${cell.label.toLowerCase()}` }
+    );
+  }
   if (p?.type === "lengths" && index !== undefined) return { ...p.of, label: `${p.of.label} ${i + 1}` };
   if (!p || p.type !== "list") return p;
   const label = p.labels[i];
@@ -246,15 +304,15 @@ export function paramAt(spec: Spec, path: string): SingleParam | undefined {
 }
 /** Reads a value by path. */
 export function valueAt(params: Readonly<Record<string, unknown>>, path: string): unknown {
-  const [name, index] = path.split(".");
-  const v = params[name ?? ""];
-  return index === undefined ? v : (v as readonly unknown[])[Number(index)];
+  return path.split(".").reduce<unknown>((v, k) => (v as Readonly<Record<string, unknown>> | undefined)?.[k], params);
 }
 /** A copy with the value at a path changed. */
 export function withValue<P extends Readonly<Record<string, unknown>>>(params: P, path: string, value: unknown): P {
-  const [name, index] = path.split(".");
-  if (index === undefined) return { ...params, [name!]: value };
-  const listed = [...(params[name!] as readonly unknown[])];
-  listed[Number(index)] = value;
-  return { ...params, [name!]: listed };
+  const put = (v: unknown, [k, ...rest]: readonly string[]): unknown => {
+    if (k === undefined) return value;
+    const copy = (Array.isArray(v) ? [...(v as unknown[])] : { ...(v as object) }) as Record<string, unknown>;
+    copy[k] = put(copy[k], rest);
+    return copy;
+  };
+  return put(params, path.split(".")) as P;
 }

@@ -1,0 +1,240 @@
+import type { Member } from "../../frame";
+import { dot, normalize, planeAt, type Vec2, type Vec3 } from "../../geometry";
+import { model } from "../../units";
+import type { Builder } from "../builder";
+import { boardBreaks, holds } from "./floor";
+import { boundPlane, facetsOf, leftAt, onFacet, rightAt, trueShape, type Bound, type Facet } from "./facets";
+import { rootOf, type BuildingLayout, type Part } from "./layout";
+import { inverse, move, placed, turn } from "./place";
+import { alongOf, upslope } from "./slopes";
+import type { Interruption } from "./valley";
+
+/** A rafter as the covering meets it: where it stands along the eave, and from where to where inward. */
+interface Under {
+  readonly id: string;
+  readonly x: number;
+  readonly from: number;
+  readonly to: number;
+}
+const NEAR = 1e-6;
+/** Strips narrower than this are not laid, model mm. */
+export const LEAST_STRIP = 0.25;
+
+/** Boards or sheets on every slope of a part. */
+export function covering(b: Builder, l: BuildingLayout, part: Part, interrupted: readonly Interruption[]): void {
+  const { v } = l;
+  const sheet = v.covering === "sheet" || !v.seenRoof;
+  if (v.covering === "none" && v.seenRoof) return;
+  for (const f of facetsOf(l, part, interrupted)) {
+    const under = raftersUnder(b, l, part, f);
+    if (sheet) sheetOn(b, l, part, f, under);
+    else boards(b, l, part, f, under);
+  }
+}
+
+/** The rafters whose tops lie in a facet, in the order of its x. */
+function raftersUnder(b: Builder, l: BuildingLayout, part: Part, f: Facet): Under[] {
+  const prefix = `${rootOf(l, part.name)}/roof/${f.slope.side}/`;
+  const sign = f.slope.side === "S" || f.slope.side === "E" ? 1 : -1;
+  const endwise = f.slope.side === "S" || f.slope.side === "N";
+  const n = placedNormal(part, f);
+  const o = move(part.place, onFacet(part, f.slope, 0, 0));
+  return b.members
+    .filter((m) => m.id.startsWith(prefix) && /rafter|jack/.test(m.role))
+    .flatMap((m): Under[] => {
+      if (m.body.shape !== "straight") return [];
+      if (Math.abs(dot(n, m.body.a) - dot(n, o)) > 1e-4 || Math.abs(dot(n, m.body.b) - dot(n, o)) > 1e-4) return [];
+      const [p, q] = [inverse(part.place, m.body.a), inverse(part.place, m.body.b)];
+      const inward = (w: Vec3): number =>
+        f.slope.side === "S"
+          ? w[1] - part.q[0]
+          : f.slope.side === "N"
+            ? part.q[1] - w[1]
+            : f.slope.side === "E"
+              ? part.p[1] - w[0]
+              : w[0] - part.p[0];
+      return [{ id: m.id, x: sign * (endwise ? p[0] : p[1]), from: inward(p), to: inward(q) }];
+    })
+    .sort((s, t) => s.x - t.x);
+}
+function placedNormal(part: Part, f: Facet): Vec3 {
+  const up = upslope(f.slope);
+  const e = alongOf(f.slope.side);
+  return turn(
+    part.place,
+    normalize([e[1] * up[2] - e[2] * up[1], e[2] * up[0] - e[0] * up[2], e[0] * up[1] - e[1] * up[0]]),
+  );
+}
+
+/** Rows of boards from the eave up; the last is ripped at the ridge, ends are cut plumb over hips and valleys. */
+function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: readonly Under[]): void {
+  const { v, t, mm } = l;
+  const local = placed(b, part.place);
+  const board = t.roofBoard;
+  const cos = 1 / Math.hypot(1, f.slope.k);
+  const length = (f.to - f.from) / cos;
+  const step = v.covering === "spaced" ? Math.max(mm(v.roofBoardSpacing), board.v) : board.v;
+  const root = `${rootOf(l, part.name)}/roof/cover-${f.name}`;
+  const up = upslope(f.slope);
+  const inwardAt = (d: number): number => f.from + d * cos;
+  const rows = Math.ceil((length - NEAR) / step);
+  const half = t.rafter.w / 2;
+  local.datum(`${root}/top`, planeAt(onFacet(part, f.slope, 0, f.to), [up[0], up[1], 0]));
+  // over a break of the slope the lowest board is cut plumb as the one below it
+  const broken = f.from > 0;
+  if (broken) local.datum(`${root}/foot`, planeAt(onFacet(part, f.slope, 0, f.from), [-up[0], -up[1], 0]));
+  const bounds = (list: readonly Bound[], left: boolean) =>
+    list.map((x, i) => ({
+      x,
+      name: local.datum(`${root}/${left ? "left" : "right"}${i + 1}`, boundPlane(part, f.slope, x, left)),
+    }));
+  const [lefts, rights] = [bounds(f.left, true), bounds(f.right, false)];
+  for (let i = 0; i < rows; i++) {
+    const d0 = i * step;
+    const d1 = Math.min(d0 + board.v, length);
+    if (d1 - d0 < LEAST_STRIP) break;
+    const ripped = d0 + board.v > length + NEAR;
+    const [i0, i1] = [inwardAt(d0), inwardAt(d1)];
+    const widest = (g: (f: Facet, at: number) => number, pick: (...x: number[]) => number): number =>
+      pick(g(f, i0), g(f, i1));
+    const [x0, x1] = [widest(leftAt, Math.min), widest(rightAt, Math.max)];
+    if (
+      x1 - x0 < 2 * LEAST_STRIP ||
+      Math.min(rightAt(f, i0) - leftAt(f, i0), rightAt(f, i1) - leftAt(f, i1)) < -LEAST_STRIP * 4
+    )
+      continue;
+    const own = under.filter((u) => u.from < i0 + NEAR + 0.01 && u.to > i1 - NEAR - 0.01);
+    const breaks = boardBreaks(
+      [x0, x1],
+      own.map((u) => u.x),
+      mm(v.roofBoardLength),
+      i,
+    );
+    breaks.slice(1).forEach((end, j) => {
+      const start = breaks[j]!;
+      const id = `${root}/board/${i + 1}-${j + 1}`;
+      const slantedL = j === 0 && active(f.left, i0, i1, true).some((k) => f.left[k]!.m !== 0);
+      const slantedR = j === breaks.length - 2 && active(f.right, i0, i1, false).some((k) => f.right[k]!.m !== 0);
+      const ends: Member["ends"] = [
+        slantedL ? undefined : { kind: "square", beyond: 0 },
+        slantedR ? undefined : { kind: "square", beyond: 0 },
+      ];
+      local.stick({
+        id,
+        assembly: root,
+        role: "roof board",
+        letter: "RD",
+        timber: board,
+        a: onFacet(part, f.slope, start, i0),
+        b: onFacet(part, f.slope, end, i0),
+        up,
+        seat: ["-", "-"],
+        ends,
+      });
+      if (slantedL)
+        for (const k of active(f.left, i0, i1, true))
+          b.join({ kind: "trim", id: `${id}/l${k}`, a: id, datum: lefts[k]!.name, as: "end0", contact: "gap" });
+      if (slantedR)
+        for (const k of active(f.right, i0, i1, false))
+          b.join({ kind: "trim", id: `${id}/r${k}`, a: id, datum: rights[k]!.name, as: "end1", contact: "gap" });
+      if (ripped) b.join({ kind: "trim", id: `${id}/rip`, a: id, datum: `${root}/top`, as: "length", contact: "gap" });
+      if (broken && i === 0)
+        b.join({ kind: "trim", id: `${id}/foot`, a: id, datum: `${root}/foot`, as: "length", contact: "gap" });
+      const inner = (u: Under): boolean =>
+        u.x > Math.max(leftAt(f, i0), leftAt(f, i1), start) - half &&
+        u.x < Math.min(rightAt(f, i0), rightAt(f, i1), end) + half;
+      const usable = own.filter(inner);
+      holds(
+        usable.map((u) => u.x),
+        board.v,
+        start,
+        end,
+        half,
+      ).forEach(({ at }) => {
+        b.join({
+          kind: "lap",
+          id: `${id}>${usable[at]!.id.split("/").pop()}`,
+          a: id,
+          b: usable[at]!.id,
+          aFace: "-w",
+          bFace: "+v",
+          contact: "line",
+        });
+      });
+      if (usable.length === 0) {
+        // a short board at a hip lies on nothing but the hip
+        const hip = b.members.filter(
+          (m) => m.id.startsWith(`${rootOf(l, part.name)}/roof/`) && /hip|valley rafter|ridge|jack/.test(m.role),
+        );
+        hip.forEach((m) =>
+          b.join({
+            kind: "bearing",
+            id: `${id}>${m.id.split("/").pop()}`,
+            a: id,
+            b: m.id,
+            aFace: "-w",
+            bFace: "+v",
+            contact: "gap",
+          }),
+        );
+      }
+    });
+  }
+}
+/** Which bounds cut a row between two levels. */
+function active(list: readonly Bound[], i0: number, i1: number, left: boolean): number[] {
+  const at = (b: Bound, i: number): number => (left ? 1 : -1) * (b.x + b.m * i);
+  return list
+    .map((_, k) => k)
+    .filter((k) => [i0, i1].some((i) => at(list[k]!, i) > Math.max(...list.map((b) => at(b, i))) - NEAR));
+}
+
+/** One sheet of a facet's true shape, its edges bevelled plumb where it meets another slope. */
+function sheetOn(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: readonly Under[]): void {
+  const { outline, edges } = trueShape(f);
+  if (outline.length < 3) return;
+  const id = `${rootOf(l, part.name)}/roof/cover-${f.name}/sheet`;
+  const u = alongOf(f.slope.side);
+  const v = upslope(f.slope);
+  const w: Vec3 = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
+  const bevel = outline.map((p, i) => {
+    if ((edges[i] === "eave" && f.from <= 0) || (edges[i] === "top" && part.roof === "shed")) return 0;
+    const q = outline[(i + 1) % outline.length]!;
+    const d: Vec2 = [q[0] - p[0], q[1] - p[1]];
+    const across = (a: Vec3, c: Vec3, k: number, m: number): Vec3 => [
+      a[0] * k + c[0] * m,
+      a[1] * k + c[1] * m,
+      a[2] * k + c[2] * m,
+    ];
+    const dir = across(u, v, d[0], d[1]);
+    const out = normalize(across(u, v, d[1], -d[0]));
+    // the plumb plane through the edge
+    const raw = normalize([dir[1], -dir[0], 0]);
+    const n = dot(raw, out) > 0 ? raw : ([-raw[0], -raw[1], 0] as const);
+    return (Math.atan2(dot(n, w), dot(n, out)) * 180) / Math.PI;
+  });
+  const thickness = model(l.v.roofSheet);
+  b.add({
+    id,
+    structure: l.ctx.structure,
+    assembly: `${rootOf(l, part.name)}/roof/cover-${f.name}`,
+    role: "roof sheet",
+    letter: "RS",
+    kind: "panel",
+    nominal: [0, 0],
+    ends: [undefined, undefined],
+    body: {
+      shape: "panel",
+      origin: move(part.place, onFacet(part, f.slope, 0, f.from)),
+      u: turn(part.place, u),
+      v: turn(part.place, v),
+      outline,
+      bevel,
+      thickness,
+      stock: "sheet",
+      holes: [],
+    },
+  });
+  const on = under[Math.floor(under.length / 2)];
+  if (on) b.join({ kind: "bearing", id: `${id}>rafter`, a: id, b: on.id, aFace: "-w", bFace: "+v", contact: "line" });
+}

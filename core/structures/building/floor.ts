@@ -1,0 +1,257 @@
+import type { Builder } from "../builder";
+import type { Timber } from "../timber";
+import { rootOf, type BuildingLayout, type Part } from "./layout";
+import { placed, type Local } from "./place";
+import { buttJoint } from "./walls";
+
+/** A rectangle to be floored, in its own axes: joists run along q, planks along p. `top` is the planks' upper side, model mm. */
+export interface FloorSet {
+  readonly root: string;
+  readonly p: readonly [number, number];
+  readonly q: readonly [number, number];
+  readonly top: number;
+  readonly loose?: boolean;
+  /** How far the planks run past the rims: at both ends and on the side of the lesser q. */
+  readonly over: number;
+}
+const NEAR = 1e-6;
+/** Strips narrower than this are not laid, model mm: the gap is less than a joint opens. */
+const LEAST_PLANK = 0.1;
+
+/** Rims, joists, blocking and planks of one rectangle. */
+export function frameFloor(b: Local, l: BuildingLayout, f: FloorSet): void {
+  const { v, t, mm } = l;
+  const { joist, plank } = t;
+  const assembly = f.root;
+  const top = f.top - plank.w;
+  const loose = f.loose ? { loose: true } : {};
+  const stick = (
+    id: string,
+    role: string,
+    letter: string,
+    timber: Timber,
+    a: readonly [number, number],
+    c: readonly [number, number],
+    square: boolean,
+    w: "centre" | "+" | "-" = "centre",
+  ): string =>
+    b.stick({
+      id: `${f.root}/${id}`,
+      assembly,
+      role,
+      letter,
+      timber,
+      a: [a[0], a[1], top],
+      b: [c[0], c[1], top],
+      up: [0, 0, 1],
+      seat: ["+", w],
+      square,
+      ...loose,
+    }).id;
+  // rims run through at both ends of the joists; along +p their +w looks to −q
+  const [p0, p1] = f.p;
+  const [q0, q1] = f.q;
+  const low = stick("rim/1", "rim joist", "RJ", joist, [p0, q0], [p1, q0], true, "+");
+  const high = stick("rim/2", "rim joist", "RJ", joist, [p0, q1], [p1, q1], true, "-");
+  const half = joist.w / 2;
+  const stations = [p0 + half];
+  for (let p = p0 + mm(v.joistSpacing); p < p1 - 3 * half - 0.2; p += mm(v.joistSpacing))
+    if (p > p0 + 3 * half + 0.2) stations.push(p);
+  stations.push(p1 - half);
+  const joists = stations.map((p, i) => {
+    const end = i === 0 || i === stations.length - 1;
+    const id = stick(`joist/${i + 1}`, end ? "end joist" : "joist", "JO", joist, [p, q0], [p, q1], false);
+    b.join(buttJoint(id, 0, low, "-w"));
+    b.join(buttJoint(id, 1, high, "+w"));
+    return id;
+  });
+  for (let row = 1; row <= v.floorBlocking; row++) {
+    const q = q0 + ((q1 - q0) * row) / (v.floorBlocking + 1);
+    stations.slice(1).forEach((p, i) => {
+      const before = stations[i]!;
+      if (p - before - joist.w < joist.w / 2) return;
+      // staggered, every other block steps aside so that each can be nailed through the joist
+      const step = v.blockingSet === "staggered" ? ((i % 2 ? 1 : -1) * joist.w) / 2 : 0;
+      const id = stick(`blocking/${row}-${i + 1}`, "blocking", "B", joist, [before, q + step], [p, q + step], false);
+      // joists run along +q: their +w looks to +p
+      b.join(buttJoint(id, 0, joists[i]!, "+w"));
+      b.join(buttJoint(id, 1, joists[i + 1]!, "-w"));
+    });
+  }
+  planks(b, l, f, stations, joists);
+}
+
+/** Rows of planks across the joists: the last is ripped to what is left, long ones are butted over joists, staggered. */
+function planks(
+  b: Local,
+  l: BuildingLayout,
+  f: FloorSet,
+  stations: readonly number[],
+  joists: readonly string[],
+): void {
+  const { v, t, mm } = l;
+  const { plank } = t;
+  const [from, to] = [f.q[0] - f.over, f.q[1]];
+  const step = plank.v + mm(v.plankGap);
+  const longest = mm(v.plankLength);
+  const loose = f.loose ? { loose: true } : {};
+  const rows = Math.ceil((to - from - NEAR) / step);
+  for (let i = 0; i < rows; i++) {
+    const q = from + i * step;
+    if (to - q < LEAST_PLANK) break;
+    // the last strip may lie on the rim alone
+    const onRim = q > to - t.joist.w - NEAR;
+    const ripped = q + plank.v > to + NEAR;
+    const breaks = boardBreaks([f.p[0] - f.over, f.p[1] + f.over], stations, longest, i);
+    breaks.slice(1).forEach((end, j) => {
+      const start = breaks[j]!;
+      const id = `${f.root}/plank/${i + 1}-${j + 1}`;
+      b.stick({
+        id,
+        assembly: f.root,
+        role: "plank",
+        letter: "PL",
+        timber: plank,
+        a: [start, q, f.top],
+        b: [end, q, f.top],
+        up: [0, 1, 0],
+        seat: ["-", "+"],
+        square: true,
+        ...loose,
+      });
+      // along +p with its width to +q its +w looks up
+      if (ripped)
+        b.join({
+          kind: "trim",
+          id: `${id}/rip`,
+          a: id,
+          datum: b.datum(`${f.root}/edge`, { n: [0, 1, 0], d: to }),
+          as: "length",
+          contact: "gap",
+        });
+      if (onRim) {
+        b.join({
+          kind: "lap",
+          id: `${id}>rim`,
+          a: id,
+          b: `${f.root}/rim/2`,
+          aFace: "-w",
+          bFace: "+v",
+          contact: "line",
+        });
+        return;
+      }
+      holds(stations, plank.v, start, end, t.joist.w / 2).forEach(({ at, whole }) => {
+        b.join({
+          kind: "lap",
+          id: `${id}>j${at + 1}`,
+          a: id,
+          b: joists[at]!,
+          aFace: "-w",
+          bFace: "+v",
+          contact:
+            whole && !ripped && q > f.q[0] + t.joist.w - NEAR && q + plank.v < f.q[1] - t.joist.w + NEAR
+              ? "face"
+              : "line",
+        });
+      });
+    });
+  }
+}
+
+/** Where the sticks of a row end: over supports, none longer than the longest, every other row broken half a stick off. */
+export function boardBreaks(
+  range: readonly [number, number],
+  stations: readonly number[],
+  longest: number,
+  row: number,
+): number[] {
+  const [from, to] = range;
+  const out = [from];
+  let limit = row % 2 === 1 && to - from > longest ? longest / 2 : longest;
+  for (;;) {
+    const start = out[out.length - 1]!;
+    if (to - start <= limit + NEAR) break;
+    const next = [...stations].reverse().find((s) => s <= start + limit + NEAR && s > start + NEAR && s < to - NEAR);
+    if (next === undefined) break;
+    out.push(next);
+    limit = longest;
+  }
+  return [...out, to];
+}
+/** The first and the last support that a stick of a row crosses whole; where there is none, one that it touches. */
+export function holds(
+  stations: readonly number[],
+  _width: number,
+  start: number,
+  end: number,
+  half: number,
+): { at: number; whole: boolean }[] {
+  const at = stations.map((s, i) => ({ s, i }));
+  const whole = at.filter(({ s }) => s - half > start - NEAR && s + half < end + NEAR);
+  if (whole.length > 0)
+    return [...new Set([whole[0]!.i, whole[whole.length - 1]!.i])].map((i) => ({ at: i, whole: true }));
+  const touched = at.filter(({ s }) => s + half > start + NEAR && s - half < end - NEAR);
+  return touched.slice(0, 2).map(({ i }) => ({ at: i, whole: false }));
+}
+
+/** Floors of all parts: under the walls, or inside the main part's walls with play all round. */
+export function floors(b: Builder, l: BuildingLayout): void {
+  const { v } = l;
+  if (v.floor === "none") return;
+  const list: readonly Part[] = v.floor === "lift" ? [l.main] : l.parts;
+  for (const part of list) {
+    const braces = v.wallBrace === "inside" ? l.t.brace.w : 0;
+    const inset =
+      v.floor === "lift"
+        ? Math.max(l.wall + braces, v.foundation === "none" ? 0 : Math.max(l.t.sillBeam.v, l.t.pier.v)) + v.floorPlay
+        : 0;
+    const p = [part.p[0] + inset, part.p[1] - inset] as const;
+    const q = [part.q[0] + inset, part.q[1] - inset] as const;
+    const set = { root: `${rootOf(l, part.name)}/floor`, top: 0, over: 0, loose: v.floor === "lift" };
+    // planks along the building run along x; a part that is turned has them along its q
+    const alongX = part.place.quarters % 2 === 0;
+    if ((v.plankWay === "along") === alongX) frameFloor(placed(b, part.place), l, { ...set, p, q });
+    else {
+      // a quarter turn on: p' = q, q' = −p
+      const quarters = ((part.place.quarters + 1) % 4) as Part["place"]["quarters"];
+      frameFloor(placed(b, { quarters, at: part.place.at }), l, { ...set, p: q, q: [-p[1], -p[0]] });
+    }
+  }
+}
+/** Joins the soles of the walls to the planks they stand on. */
+export function solesOnFloor(b: Builder, l: BuildingLayout): void {
+  if (l.v.floor !== "under") return;
+  for (const part of l.parts)
+    for (const w of part.walls) {
+      const planks = b.members.filter(
+        (m) => m.id.startsWith(`${rootOf(l, part.name)}/floor/plank/`) && m.body.shape === "straight",
+      );
+      for (const sole of b.members.filter((m) => m.id.startsWith(`${rootOf(l, w.name)}/sole/`))) {
+        const under = planks.find(
+          (m) =>
+            m.body.shape === "straight" &&
+            sole.body.shape === "straight" &&
+            crosses(m.body.a, m.body.b, sole.body.a, sole.body.b),
+        );
+        if (under)
+          b.join({
+            kind: "lap",
+            id: `${sole.id}>floor`,
+            a: sole.id,
+            b: under.id,
+            aFace: "+w",
+            bFace: "+w",
+            contact: "line",
+          });
+      }
+    }
+}
+type P = readonly [number, number, number];
+/** Whether the boxes round two lines from above overlap. */
+function crosses(a: P, b: P, c: P, d: P): boolean {
+  return [0, 1].every(
+    (k) =>
+      Math.min(a[k]!, b[k]!) <= Math.max(c[k]!, d[k]!) + 0.3 && Math.min(c[k]!, d[k]!) <= Math.max(a[k]!, b[k]!) + 0.3,
+  );
+}

@@ -1,0 +1,51 @@
+import type { Frame } from "../../frame";
+import { builder } from "../builder";
+import type { Context } from "../kind";
+import { canopies } from "./canopy";
+import { cladding } from "./cladding";
+import { covering } from "./covering";
+import { bargeBoards, fascias } from "./eaves";
+import { flatRoof } from "./flat";
+import { floors, solesOnFloor } from "./floor";
+import { foundation } from "./foundation";
+import { gableRoof, shedRoof } from "./gable";
+import { hipRoof } from "./hip";
+import { joinWalls } from "./joinWalls";
+import { buildingLayout } from "./layout";
+import type { BuildingValues } from "./parameters";
+import { placed } from "./place";
+import { platforms } from "./platform";
+import { roofKit } from "./slopes";
+import { interruptionsOf, valleys } from "./valley";
+import { frameWall } from "./walls";
+
+/** Everything of a building: floors, walls, roofs and what covers them. Model mm; the middle of the main part's floor is the origin. Errors: what leaves no room for its framing. */
+export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
+  const l = buildingLayout(v, ctx);
+  const b = builder(ctx.structure);
+  floors(b, l);
+  for (const part of l.parts) for (const w of part.walls) frameWall(b, l, w);
+  joinWalls(b, l);
+  solesOnFloor(b, l);
+  foundation(b, l);
+  const cuts = interruptionsOf(l);
+  for (const part of l.parts) {
+    const own = part === l.main ? cuts : [];
+    const k = roofKit(placed(b, part.place), l, part);
+    if (part.roof === "flat") flatRoof(b, l, part);
+    else if (part.roof === "hip" || part.roof === "hipdeck") hipRoof(k);
+    else if (part.roof === "shed" || part.roof === "lean") shedRoof(k);
+    else if (part.roof !== "none") gableRoof(k, own);
+  }
+  for (const c of cuts) valleys(b, l, c);
+  for (const part of l.parts) {
+    const own = part === l.main ? cuts : [];
+    fascias(b, l, part, own);
+    bargeBoards(b, l, part);
+    covering(b, l, part, own);
+  }
+  platforms(b, l);
+  canopies(b, l);
+  cladding(b, l);
+  return b.frame();
+}

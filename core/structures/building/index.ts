@@ -1,0 +1,43 @@
+import type { StructureKind } from "../kind";
+import { defaultsOf } from "../spec";
+import { buildingCheck, buildingRemarks, buildingShown } from "./check";
+import { buildingDimensions } from "./dimensions";
+import { buildingFrame } from "./frame";
+import { BuildingParams, buildingSpec, type BuildingValues } from "./parameters";
+
+export { buildingLayout, type BuildingLayout, type Part, type Wall } from "./layout";
+export { facetsOf, trueShape, type Facet } from "./facets";
+export { interruptionsOf } from "./valley";
+export type { BuildingValues } from "./parameters";
+
+const ROOFS: Readonly<Record<BuildingValues["roof"], string>> = {
+  none: "no roof",
+  gable: "gable roof",
+  saltbox: "saltbox roof",
+  gambrel: "gambrel roof",
+  shed: "shed roof",
+  hip: "hip roof",
+  hipdeck: "hip roof with a deck",
+  flat: "flat roof",
+};
+/** Framed buildings and sheds: floor, walls of studs or of posts and girts, roof, what covers them, wings and platforms. */
+export const building: StructureKind = {
+  id: "building",
+  name: "Framed building",
+  version: 1,
+  spec: buildingSpec,
+  Params: BuildingParams,
+  home: "side",
+  initial: () => ({ ...defaultsOf(buildingSpec) }),
+  check: (p) => buildingCheck(p as BuildingValues),
+  shown: (p, path) => buildingShown(p as BuildingValues, path),
+  frame: (p, ctx) => buildingFrame(p as BuildingValues, ctx),
+  dimensions: (p, ctx) => buildingDimensions(p as BuildingValues, ctx),
+  centreLine: () => undefined,
+  remarks: (p) => buildingRemarks(p as BuildingValues),
+  describe: (p) => {
+    const v = p as BuildingValues;
+    const wings = v.wings.length === 0 ? "" : `, ${v.wings.length} wing${v.wings.length > 1 ? "s" : ""}`;
+    return `${v.framing === "posts" ? "Post-and-girt" : "Stud-framed"} building, ${ROOFS[v.roof]}${wings}`;
+  },
+};

@@ -1,0 +1,69 @@
+import type { Builder } from "../builder";
+import { rootOf, type BuildingLayout } from "./layout";
+import { wallOn } from "./slopes";
+
+/** Ties walls that stand against each other: end walls between the others, wings against the main part. */
+export function joinWalls(b: Builder, l: BuildingLayout): void {
+  const ids = new Set(b.members.map((m) => m.id));
+  for (const part of l.parts) {
+    for (const side of ["E", "W"] as const) {
+      const w = wallOn(part, side);
+      if (!w) continue;
+      // seen from outside: an E wall has S at its left, a W wall has N
+      const beside = side === "E" ? (["S", "N"] as const) : (["N", "S"] as const);
+      const soles = b.members.filter((m) => m.id.startsWith(`${rootOf(l, w.name)}/sole/`));
+      const [first, last] = [soles[0], soles[soles.length - 1]];
+      [first, last].forEach((sole, i) => {
+        const other = wallOn(part, beside[i]!);
+        if (!sole || !other) return;
+        // the sole of the wall it ends against: the piece at that corner
+        const own = b.members.filter((m) => m.id.startsWith(`${rootOf(l, other.name)}/sole/`));
+        const near = (side === "E") === (beside[i] === "S") ? own[own.length - 1] : own[0];
+        if (near)
+          b.join({
+            kind: "bearing",
+            id: `${sole.id}>${other.name}`,
+            a: sole.id,
+            b: near.id,
+            aFace: i === 0 ? "end0" : "end1",
+            bFace: "-v",
+            contact: "face",
+          });
+      });
+      if (l.v.framing !== "posts" && l.v.topPlates === 2 && part.walls.every((x) => Math.abs(x.top - w.top) < 1e-6))
+        for (const s of beside) {
+          const other = wallOn(part, s);
+          const [upper, lower] = [`${rootOf(l, w.name)}/plate/2`, other && `${rootOf(l, other.name)}/plate/1`];
+          if (other && lower && ids.has(upper) && ids.has(lower))
+            b.join({
+              kind: "lap",
+              id: `${upper}>${other.name}`,
+              a: upper,
+              b: lower,
+              aFace: "+w",
+              bFace: "-w",
+              contact: "face",
+            });
+        }
+    }
+    if (!part.against) continue;
+    // a wing's walls end against the outside of the main part's wall
+    const main = rootOf(l, part.against);
+    for (const w of part.walls) {
+      const end = w.through ? (w.side === "S" ? 0 : 1) : w.side === "E" ? 1 : 0;
+      if (end === 0 ? w.from > 1e-6 : w.to < w.length - 1e-6) continue;
+      for (const kind of ["sole", "plate"])
+        for (const own of b.members.filter((m) => m.id.startsWith(`${rootOf(l, w.name)}/${kind}/`)))
+          for (const m of b.members.filter((x) => x.id.startsWith(`${main}/${kind}/`)))
+            b.join({
+              kind: "bearing",
+              id: `${own.id}>${m.id.slice(main.length - part.against.length)}`,
+              a: own.id,
+              b: m.id,
+              aFace: end === 0 ? "end0" : "end1",
+              bFace: "+v",
+              contact: "gap",
+            });
+    }
+  }
+}

@@ -1,0 +1,119 @@
+import fc from "fast-check";
+import { feet, inches, prototype, type Prototype } from "../../units";
+import { defaultsOf } from "../spec";
+import { buildingCheck } from "./check";
+import { buildingSpec, SIDES, type BuildingValues, type OpeningRow, type WingRow } from "./parameters";
+
+const mm = (lo: number, hi: number) => fc.double({ min: lo, max: hi, noNaN: true });
+const ft = (lo: number, hi: number) => mm(feet(lo), feet(hi)).map(prototype);
+const inch = (lo: number, hi: number) => mm(inches(lo), inches(hi)).map(prototype);
+const pick = <T>(...v: readonly T[]) => fc.constantFrom(...v);
+
+const opening: fc.Arbitrary<OpeningRow> = fc
+  .record({
+    wall: pick(...SIDES),
+    kind: pick("door", "window", "window"),
+    at: ft(2, 40),
+    width: ft(2, 6),
+    height: ft(2.5, 7.5),
+    sill: inch(20, 48),
+    mount: pick("flange", "behind", "inside", "built"),
+    lap: inch(1, 4),
+  })
+  .map((o) => ({ ...o, sill: (o.kind === "door" ? 0 : o.sill) as Prototype }));
+const wing: fc.Arbitrary<WingRow> = fc.record({
+  kind: pick("gable", "lean", "platform", "canopy"),
+  side: pick(...SIDES),
+  at: ft(2, 25),
+  length: ft(6, 16),
+  depth: ft(5, 12),
+  height: pick(feet(6), feet(7), feet(9), feet(11)),
+});
+
+/** Buildings over all roofs, frames and claddings, for tests and long runs. Openings and wings that do not go together with the rest are left out; what else cannot is left to `check`. */
+export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
+  .record({
+    length: ft(10, 48),
+    width: ft(8, 26),
+    wallHeight: pick(feet(8), feet(9), feet(11)),
+    framing: pick("studs", "studs", "posts"),
+    stud: pick("2×4", "2×6"),
+    studSpacing: inch(12, 30),
+    studFrom: pick("left", "right", "middle"),
+    topPlates: pick(1, 2),
+    corner: pick("plain", "turned", "blocked", "solid"),
+    blockingRows: pick(0, 1, 2),
+    openingFrame: pick("jacks", "plain"),
+    header: pick("2×6", "2×8", "4×6"),
+    wallBrace: pick("none", "letin", "inside"),
+    bay: ft(5, 12),
+    knees: pick(feet(0), feet(2)),
+    openings: fc.array(opening, { maxLength: 6 }),
+    wings: fc.array(wing, { maxLength: 2 }),
+    floor: pick("none", "under", "under", "lift"),
+    joistSpacing: inch(12, 26),
+    floorBlocking: pick(0, 1, 2),
+    blockingSet: pick("staggered", "line"),
+    plankWay: pick("along", "across"),
+    plankLength: ft(8, 20),
+    plankGap: pick(0, inches(0.25)),
+    plankOver: pick(0, inches(2)),
+    foundation: pick("none", "posts", "piers", "strip"),
+    pierSpacing: ft(4, 9),
+    groundDepth: ft(4, 6),
+    groundFall: mm(-4, 4),
+    groundBack: mm(-4, 4),
+    roof: pick("none", "gable", "saltbox", "gambrel", "shed", "hip", "hipdeck", "flat"),
+    ridgeAlong: pick("length", "width"),
+    rise: mm(2, 14),
+    upper: mm(0.3, 0.9),
+    breakAt: mm(30, 65),
+    ridgeShift: ft(0.2, 3),
+    deckWidth: ft(2, 8),
+    rafter: pick("2×6", "2×4"),
+    rafterSpacing: inch(14, 38),
+    backing: pick("backed", "dropped"),
+    collar: pick("none", "every", "alternate"),
+    ceiling: pick("none", "every", "alternate"),
+    collarAt: mm(35, 80),
+    overhang: pick(0, inches(8), feet(1), feet(2)),
+    gableOverhang: pick(0, inches(8), feet(1.5)),
+    tail: pick("plumb", "square", "both"),
+    fascia: pick("bare", "bare", "board"),
+    barge: fc.boolean(),
+    covering: pick("none", "boards", "spaced", "sheet"),
+    siding: pick("none", "horizontal", "clapboard", "vertical", "batten"),
+    sidingBoard: pick("1×6", "1×8", "1×10"),
+    exposure: inch(4, 5.5),
+    cornerBoards: fc.boolean(),
+    casings: fc.boolean(),
+    skirt: pick(0, feet(1)),
+    seenRoof: pick(true, true, true, false),
+    seenFront: pick(true, true, true, false),
+    seenLeft: pick(true, true, true, false),
+  })
+  .map(({ upper, ...v }): BuildingValues => {
+    const square = v.roof === "hip" && v.length < feet(16);
+    let out = {
+      ...defaultsOf(buildingSpec),
+      ...v,
+      ...(square ? { width: v.length } : {}),
+      upperRise: v.rise * upper,
+      openings: [] as OpeningRow[],
+      wings: [] as WingRow[],
+    } as unknown as BuildingValues;
+    if (out.fascia === "board" && out.overhang < inches(4)) out = { ...out, overhang: feet(1) };
+    // one after another, whatever goes together with what is there
+    for (const o of v.openings) {
+      const more = { ...out, openings: [...out.openings, o] };
+      if (buildingCheck(more).length === buildingCheck(out).length) out = more;
+    }
+    for (const w of v.wings)
+      for (const height of w.kind === "gable" ? [out.wallHeight, w.height] : [w.height]) {
+        const more = { ...out, wings: [...out.wings, { ...w, height }] };
+        if (buildingCheck(more).length > buildingCheck(out).length) continue;
+        out = more;
+        break;
+      }
+    return out;
+  });
