@@ -101,7 +101,8 @@ function openingFaults(v: BuildingValues): string[] {
           : v.openingFrame === "jacks"
             ? nominalMm(v.header).width
             : s.thick;
-      const room = top - s.plates - Math.max(header, casing);
+      // with the fit of a casting at any scale
+      const room = top - s.plates - Math.max(header, casing) - v.fit * 160;
       if (r.head > room + 1e-6)
         out.push(
           `${name(i)} in the ${side} wall ends at ${fi(r.head)}; under its header and the plate there is room up to ${fi(room)}. Lower it or raise the wall.`,
@@ -208,10 +209,9 @@ function wingFaults(v: BuildingValues): string[] {
       out.push(`${wing} is ${fi(w.length)} by ${fi(w.depth)}; it has no room inside walls of ${fi(s.wall)}.`);
     if (w.height < s.plates + s.thick + inches(18))
       out.push(`${wing} has plates at ${fi(w.height)}; make them at least ${fi(s.plates + s.thick + inches(18))}.`);
-    if (v.openings.some((o) => o.wall === w.side && o.kind === "window" && o.at > w.at && o.at < w.at + w.length))
-      return;
     const k = v.rise / 12;
     const above = nominalMm(v.rafter).width * Math.hypot(1, k);
+    out.push(...crossedOpenings(v, w, i, above));
     const level = Math.abs(w.height - wall.top) < 1e-6;
     if (w.kind === "gable" && level && (v.roof === "gable" || v.roof === "saltbox") && eaveSide(v, w.side)) {
       const room = inches(6) + nominalMm(v.hipRafter).thickness * 2 + v.overhang;
@@ -285,6 +285,31 @@ function wingFaults(v: BuildingValues): string[] {
   );
   return out;
 }
+/** Openings of the main part that a wing's walls or its roof cross. */
+function crossedOpenings(v: BuildingValues, w: BuildingValues["wings"][number], i: number, above: number): string[] {
+  const s = wallSizes(v);
+  const k = v.rise / 12;
+  const room = s.beside + (v.casings ? nominalMm(v.casing).width : 0) + inches(1);
+  const [a, b] = [w.at, w.at + w.length];
+  const out = (w.kind === "gable" ? v.overhang : v.gableOverhang) + room;
+  const low = w.height - above - (w.kind === "gable" ? v.overhang * k : 0) - room - nominalMm(v.fasciaSize).width;
+  const high = w.height + above + (w.kind === "gable" ? w.length / 2 : w.depth) * k + room + inches(4);
+  return v.openings.flatMap((o, n): string[] => {
+    if (o.wall !== w.side) return [];
+    const r = roughOpening(o, 0);
+    const [p, q] = [o.at - r.width / 2 - room, o.at + r.width / 2 + room];
+    const inside = p > a + s.wall && q < b - s.wall;
+    const beside = q < a || p > b;
+    if (!inside && !beside && r.sill - room < w.height + above)
+      return [`Opening ${n + 1} in the ${o.wall} wall is crossed by a wall of wing ${i + 1}; move one of them.`];
+    if (p < b + out && q > a - out && r.head + room > low && r.sill - room < high)
+      return [
+        `Opening ${n + 1} in the ${o.wall} wall is crossed by the roof of wing ${i + 1}; move one of them, or lower the wing's plates.`,
+      ];
+    return [];
+  });
+}
+
 /** The rectangle a wing takes from above: least x and y, greatest x and y from the building's middle. */
 function planOf(v: BuildingValues, w: BuildingValues["wings"][number]): readonly [number, number, number, number] {
   const [x, y] = [v.length / 2, v.width / 2];

@@ -118,6 +118,13 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
       high: Infinity,
     });
   }
+  // the ledger of a lean-to runs out over its ends
+  if (part.roof === "lean" && !w.through && mm(v.gableOverhang) > 0) {
+    const s = part.slopes.S!;
+    const low = planeZ(s, part.q[1] - part.q[0] - t.ridge.w) - t.ridge.v;
+    const [from, to] = w.side === "E" ? [w.length - t.ridge.w, w.length] : [0, t.ridge.w];
+    holes.push({ id: "ledger", from, to, low, high: Infinity });
+  }
   for (const wing of l.parts) {
     if (wing.against !== w.name || part !== l.main) continue;
     const ends = (
@@ -131,7 +138,7 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
             [0, wing.q[1]],
           ]
     ).map(([p, q]) => alongWall(w, move(wing.place, [p!, q!, 0])));
-    const cover = v.covering === "none" ? 0 : Math.max(t.roofBoard.w, v.roofSheet) + t.ridge.w;
+    const cover = v.covering === "none" ? 0 : Math.max(t.roofBoard.w, v.roofSheet) * Math.hypot(1, v.rise / 12) + 0.4;
     holes.push({
       id: wing.name,
       from: Math.min(...ends) - l.clad,
@@ -160,15 +167,20 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
 function behindOf(b: Builder, l: BuildingLayout, part: Part, w: Wall): Behind[] {
   const own = `${rootOf(l, w.name)}/`;
   const main = `${rootOf(l, part.name)}/`;
+  // in an end wall's corners stand the long walls
+  const beside = w.through ? [] : part.walls.filter((x) => x.through).map((x) => `${rootOf(l, x.name)}/`);
   return b.members.flatMap((m): Behind[] => {
-    const others = m.id.startsWith(main) && /rafter|jack|rim|end joist|sill beam|plank/.test(m.role);
-    if (!(m.id.startsWith(own) || others) || /casing|board|let-in|corner block|coping/.test(m.role)) return [];
+    const others =
+      (m.id.startsWith(main) && /rafter|jack|rim|end joist|sill beam|plank/.test(m.role)) ||
+      (/^(stud|post|corner post|sill|sole plate|top plate)$/.test(m.role) && beside.some((x) => m.id.startsWith(x)));
+    if (!(m.id.startsWith(own) || others) || /casing|board|corner block|coping/.test(m.role)) return [];
     if (m.body.shape !== "straight" && m.body.shape !== "panel") return [];
     const box = wallBox(w, m.body);
     // flush with the outside of the framing
     if (Math.abs(box.inward[0]) > 1e-4) return [];
     // these are not as their box is, or look another way: to touch is enough
-    const slants = others || /gable/.test(m.role);
+    const notched = l.v.wallBrace === "letin" && /stud|post|cripple/.test(m.role);
+    const slants = notched || others || /gable|brace/.test(m.role);
     return [{ id: m.id, s: box.s, z: box.z, ...(slants ? { slants } : {}) }];
   });
 }
@@ -320,22 +332,38 @@ function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: readon
     if (isOpen(f, side)) continue;
     const out = w.through ? 0 : t.w;
     const s: readonly [number, number] = side === "left" ? [-out, t.v - out] : [w.length - t.v + out, w.length + out];
-    const id = lay(b, l, { ...f, holes: [] }, behind, {
-      id: `corner-board/${side}`,
-      role: "corner board",
-      letter: "XB",
-      timber: t,
-      s,
-      z: [f.foot, f.head],
-      upright: true,
-      out: t.w / 2,
-      ends: f.slopes.length > 0 ? [{ kind: "square", beyond: 0 }, undefined] : undefined,
+    // where a wing stands at the corner there is none
+    const wings = f.holes.filter((h) => /^wing/.test(h.id) && h.from < s[1] - NEAR && h.to > s[0] + NEAR);
+    const top = f.slopes.length > 0 ? Math.min(f.head, highest(l, f, s[0], s[1])) : f.head;
+    const ids = rest(
+      [f.foot, f.head],
+      wings.map((h) => [h.low, h.high]),
+    ).flatMap(([z0, z1], j) => {
+      if (z0 > top - LEAST) return [];
+      const id = lay(b, l, { ...f, holes: [] }, behind, {
+        id: j === 0 ? `corner-board/${side}` : `corner-board/${side}${j + 1}`,
+        role: "corner board",
+        letter: "XB",
+        timber: t,
+        s,
+        z: [z0, z1],
+        upright: true,
+        out: t.w / 2,
+        touch: { s, z: [z0, Math.min(z1, top)] },
+        ...(f.slopes.length > 0 ? { ends: [{ kind: "square", beyond: 0 }, undefined] as const } : {}),
+      });
+      for (const d of f.slopes)
+        b.join({ kind: "trim", id: `${id}/${d.split("/").pop()}`, a: id, datum: d, as: "end1", contact: "gap" });
+      return [id];
     });
-    for (const d of f.slopes)
-      b.join({ kind: "trim", id: `${id}/${d.split("/").pop()}`, a: id, datum: d, as: "end1", contact: "gap" });
+    const id = ids[0];
+    if (!id) continue;
     // an end wall's covers the edge of the long wall's
     const neighbour = w.through ? undefined : wallOn(f.part, (w.side === "E") === (side === "left") ? "S" : "N");
-    if (neighbour)
+    if (
+      neighbour &&
+      b.members.some((m) => m.id === `${rootOf(l, neighbour.name)}/corner-board/${side === "left" ? "right" : "left"}`)
+    )
       b.join({
         kind: "bearing",
         id: `${id}>corner`,
@@ -451,7 +479,8 @@ function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Be
       holes.map((h) => [h.from, h.to]),
     ).forEach(([s0, s1], j) => {
       if (slanted && (s1 < ends[0]! + LEAST || s0 > ends[1]! - LEAST)) return;
-      const cut = slanted && (s0 < ends[0]! + 6 * board.v || s1 > ends[1]! - 6 * board.v);
+      const above = slanted ? underSlopes(l, f, z1) : [s0, s1];
+      const cut = slanted && (s0 < above[0]! || s1 > above[1]!);
       const top = slanted ? underSlopes(l, f, edge) : [s0, s1];
       const id = lay(b, l, f, behind, {
         id: `course/${i + 1}-${j + 1}`,
@@ -465,7 +494,7 @@ function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Be
         ...(lapped ? { tilt: lean } : {}),
         touch: {
           s: lapped ? [Math.max(s0, top[0]!), Math.min(s1, top[1]!)] : [Math.max(s0, ends[0]!), Math.min(s1, ends[1]!)],
-          z: lapped ? [ripped ? edge : edge - 0.1, edge] : [z0, Math.min(z1, f.head)],
+          z: lapped ? [ripped ? edge : edge - 1e-3, edge] : [z0, Math.min(z1, f.head)],
         },
         below,
       });

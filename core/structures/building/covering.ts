@@ -158,10 +158,11 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
           b: usable[at]!.id,
           aFace: "-w",
           bFace: "+v",
-          contact: "line",
+          contact: part.roof === "hip" && i1 > f.to - t.rafter.w - NEAR ? "gap" : "line",
         });
       });
-      if (usable.length === 0) {
+      // near a peak the commons end before their lines do
+      if (usable.length === 0 || (part.roof === "hip" && i1 > f.to - t.rafter.w - NEAR)) {
         // a short board at a hip lies on nothing but the hip
         const hip = b.members.filter(
           (m) => m.id.startsWith(`${rootOf(l, part.name)}/roof/`) && /hip|valley rafter|ridge|jack/.test(m.role),

@@ -30,7 +30,7 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   foundation(b, l);
   const cuts = interruptionsOf(l);
   for (const part of l.parts) {
-    const own = part === l.main ? cuts : [];
+    const own = part === l.main ? cuts : cuts.filter((c) => c.wing === part);
     const k = roofKit(placed(b, part.place), l, part);
     if (part.roof === "flat") flatRoof(b, l, part);
     else if (part.roof === "hip" || part.roof === "hipdeck") hipRoof(k);

@@ -15,7 +15,7 @@ import {
 } from "./slopes";
 import { buttJoint, TOP } from "./walls";
 import { breakOf, upperSlope } from "./facets";
-import type { Interruption } from "./valley";
+import { tailAtValley, type Interruption } from "./valley";
 
 /** A rafter of a gable's end as the studs under it meet it. */
 interface EndRafter {
@@ -31,7 +31,7 @@ export function rafterStations(k: RoofKit): number[] {
   const first = k.part.valley ? [] : [lo + half];
   const between = onCentres(hi - lo, k.l.mm(k.l.v.rafterSpacing), "left")
     .map((s) => lo + s)
-    .filter((p) => (first.length === 0 ? p > lo + 2 * half : p > lo + 3 * half + 0.2) && p < hi - 3 * half - 0.2);
+    .filter((p) => p > lo + (first.length === 0 ? half + k.l.t.hip.w : 3 * half + 0.2) && p < hi - 3 * half - 0.2);
   return [...first, ...between, hi - half];
 }
 
@@ -40,6 +40,8 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
   const { l, part, b, root } = k;
   const { v, t, mm } = l;
   const [peakQ] = part.peak;
+  // a wing's own roof is not broken into
+  const cuts = part.valley ? [] : interrupted;
   const gambrel = part.roof === "gambrel";
   const slopes = (["S", "N"] as const).map((x) => part.slopes[x]!);
   const runs = [peakQ - part.q[0], part.q[1] - peakQ];
@@ -73,21 +75,24 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
     slopes.forEach((s, i) => {
       const run = runs[i]!;
       const side = s.side;
-      const cut = interrupted.filter((x) => x.side === side && !fly);
+      const cut = cuts.filter((x) => x.side === side && !fly);
       if (cut.some((x) => x.covers(at))) return;
       const id = `${side}/${name}`;
       const role = fly ? "barge rafter" : "common rafter";
       const full = `${root}/roof/${id}`;
+      // beside an inner corner of the eaves the valley's tail cuts it short
+      const met = fly ? undefined : tailAtValley(k, interrupted, side, at);
       const low = rafter(k, {
         id,
         role,
         slope: s,
         at,
-        from: -out,
+        from: met ? met.from : -out,
         to: gambrel ? breakIn : run,
-        ends: [tail(k, full, s), undefined],
+        ends: [met ? undefined : tail(k, full, s), undefined],
         assembly: `slope-${side}`,
       });
+      if (met) b.join(buttJoint(low, 0, met.valley, met.face, "gap"));
       if (!fly) b.join(birdsmouthOver(k, low, s, at));
       let high = low;
       if (gambrel) {
@@ -133,7 +138,7 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
     if (wall) gableStuds(k, wall, ends[side], ridge, peakQ);
   });
   lookouts(k, slopes, stations, [over0, over1], gambrel ? slopes.map(() => breakIn) : runs);
-  ties(k, stations, slopes, top, runs, gambrel ? breakIn : undefined, interrupted, ridgeZ - t.ridge.v);
+  ties(k, stations, slopes, top, runs, gambrel ? breakIn : undefined, cuts, ridgeZ - t.ridge.v);
 }
 /** Studs of a gable over the end wall's plate, flat under the end rafters. */
 export function gableStuds(
@@ -333,7 +338,7 @@ function ties(
       const highest =
         (breakIn === undefined
           ? Math.min(ridgeUnder, ...top.map((s, j) => under(s, runs[j]! - t.ridge.w / 2)))
-          : under(slopes[0]!, breakIn) - 0.2 * t.collar.v) - t.collar.v;
+          : Math.min(ridgeUnder, under(slopes[0]!, breakIn) - 0.2 * t.collar.v)) - t.collar.v;
       if (highest < eave + t.ceiling.v) return;
       const share = breakIn === undefined ? v.collarAt / 100 : 1;
       const z = eave + t.ceiling.v + (highest - eave - t.ceiling.v) * share;
@@ -345,7 +350,13 @@ function ties(
       (v.ceiling === "every" || i % 2 === 0) &&
       slopes.every((s) => Math.abs(s.plate - slopes[0]!.plate) < 1e-6)
     ) {
+      if (ridgeUnder < slopes[0]!.plate + t.ceiling.v) return;
       const id = tie("ceiling", "ceiling joist", "CJ", t.ceiling, slopes[0]!.plate);
+      // no further than the outside of the walls, where the slope would let them
+      (["S", "N"] as const).forEach((side, j) => {
+        const datum = b.datum(`${root}/outside-${side}`, planeAt(over(part, side, 0, 0, 0), [0, j === 0 ? -1 : 1, 0]));
+        b.join({ kind: "trim", id: `${id}/out${side}`, a: id, datum, as: j === 0 ? "end0" : "end1", contact: "gap" });
+      });
       slopes.forEach((s) =>
         b.join({
           kind: "lap",
@@ -432,7 +443,7 @@ export function shedRoof(k: RoofKit): void {
     const end = i === 0 ? "W" : i === stations.length - 1 ? "E" : undefined;
     if (end) ends[end].push({ id, q: [part.q[0], part.q[1]], under: (q) => planeZ(s, q - part.q[0]) - deep });
   });
-  if (overs > t.rafter.w + 0.2) {
+  if (overs > t.rafter.w + 1 && stations.length > 2) {
     place(part.p[0] - overs + t.rafter.w / 2, "barge-left", true);
     place(part.p[1] + overs - t.rafter.w / 2, "barge-right", true);
     lookouts(k, [s], stations, [overs, overs], [width]);

@@ -233,7 +233,9 @@ function mainPart(l: Base): Part {
       put({ ...s, side: "E" });
       put({ ...s, side: "W" });
     }
-    peak = [0, h + s.above + (b / 2) * k];
+    // a gambrel's upper slope begins at the break
+    const broken = v.roof === "gambrel" ? (b / 2) * (v.breakAt / 100) : b / 2;
+    peak = [0, h + s.above + broken * k + (b / 2 - broken) * (v.upperRise / 12)];
   } else if (v.roof === "saltbox") {
     // the front eave is at the wall height's plate plus twice the shift's rise: the wall height is the lower one's
     const shift = mm(v.ridgeShift);

@@ -157,7 +157,9 @@ export function tail(k: RoofKit, id: string, s: Slope): Member["ends"][0] {
     });
     return undefined;
   }
-  if (v.tail !== "square") {
+  // a square cut that would reach the wall is made plumb
+  const room = (t.rafter.v * s.k) / Math.hypot(1, s.k) + k.l.clad;
+  if (v.tail !== "square" || out < room) {
     k.b.join({ kind: "trim", id: `${id}/tail`, a: id, datum: eaveDatum(k, s, out), as: "end0", contact: "gap" });
     if (v.tail === "both") {
       const name = `${k.root}/tail-${s.side}`;
@@ -182,7 +184,10 @@ export function eaveDatum(k: RoofKit, s: Slope, out: number): string {
 export function birdsmouthOver(k: RoofKit, id: string, s: Slope, at: number): Joint {
   const wall = wallOn(k.part, s.side)!;
   const on = plateUnder(k, s.side, at);
-  const plates = [...new Set([plateId(k.l, wall), plateId(k.l, wall, 1)])];
+  const ends = (["E", "W"] as const).flatMap((x) =>
+    wall.through && wallOn(k.part, x) ? [plateId(k.l, wallOn(k.part, x)!)] : [],
+  );
+  const plates = [...new Set([plateId(k.l, wall), plateId(k.l, wall, 1), ...ends])];
   return {
     kind: "notch",
     id: `${id}>plate`,

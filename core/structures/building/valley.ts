@@ -1,7 +1,19 @@
 import type { Face } from "../../frame";
 import type { Vec3 } from "../../geometry";
 import { onCentres, rootOf, type BuildingLayout, type Part, type Side } from "./layout";
-import { birdsmouthOver, eaveDatum, over, planeZ, plateId, rafter, roofKit, tail, wallOn } from "./slopes";
+import {
+  birdsmouthOver,
+  eaveDatum,
+  over,
+  planeZ,
+  plateId,
+  rafter,
+  roofKit,
+  slopePlane,
+  tail,
+  wallOn,
+  type RoofKit,
+} from "./slopes";
 import { inverse, move, placed } from "./place";
 import type { Builder } from "../builder";
 import { buttJoint, TOP } from "./walls";
@@ -31,7 +43,7 @@ export function interruptionsOf(l: BuildingLayout): Interruption[] {
       const run = side === "S" ? main.peak[0] - main.q[0] : main.q[1] - main.peak[0];
       // the long valley runs on to the main ridge and crosses rafters beyond the wing's other corner
       const beyond = Math.max(0, run - half);
-      const near = l.t.hip.w * Math.SQRT1_2 + l.t.rafter.w / 2 + 0.05;
+      const near = nearOf(l);
       const [px] = inverse(main.place, move(wing.place, [0, wing.q[0], 0]));
       const greater = px > local[0] ? "S" : "N";
       return {
@@ -44,6 +56,49 @@ export function interruptionsOf(l: BuildingLayout): Interruption[] {
       };
     });
 }
+
+const longOf = (root: string): string => `${root}/roof/valley-long`;
+const shortOf = (root: string): string => `${root}/roof/valley-short`;
+/** The faces of both valleys that look up the main slope, and those that look into the wing. */
+function facesOf(side: Side): Readonly<Record<"long" | "short", { readonly main: Face; readonly wing: Face }>> {
+  const [a, b] = [
+    { main: "+w", wing: "-w" },
+    { main: "-w", wing: "+w" },
+  ] as const;
+  return side === "S" ? { long: a, short: b } : { long: b, short: a };
+}
+
+/** What cuts the tail of a rafter that stands beside an inner corner of the eaves: the valley's tail, met `from` inward of the wall. */
+export function tailAtValley(
+  k: RoofKit,
+  interrupted: readonly Interruption[],
+  side: Side,
+  at: number,
+): { readonly valley: string; readonly face: Face; readonly from: number } | undefined {
+  const out = k.l.mm(k.l.v.overhang);
+  const near = nearOf(k.l);
+  if (k.part.valley) {
+    // a wing's own rafter beside the wall it stands against
+    const own = interrupted.find((i) => i.wing === k.part);
+    if (!own || at >= out + near) return undefined;
+    const valley = side === own.greater ? "long" : "short";
+    return { valley: (valley === "long" ? longOf : shortOf)(k.root), face: facesOf(own.side)[valley].wing, from: -at };
+  }
+  for (const i of interrupted) {
+    const x = at - i.at;
+    if (i.side !== side || Math.abs(x) <= i.half || Math.abs(x) >= i.half + out + near) continue;
+    const root = rootOf(k.l, i.wing.name);
+    const valley = x > 0 ? "long" : "short";
+    return {
+      valley: (valley === "long" ? longOf : shortOf)(root),
+      face: facesOf(side)[valley].main,
+      from: i.half - Math.abs(x),
+    };
+  }
+  return undefined;
+}
+/** How near to a valley's line, along the eave, a rafter's middle may come. */
+const nearOf = (l: BuildingLayout): number => l.t.hip.w * Math.SQRT1_2 + l.t.rafter.w / 2 + 0.05;
 
 /**
  * The valleys of a wing: the long one from its corner at the greater p of the main part up to the main ridge, the other
@@ -63,7 +118,7 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
   const ridge = `${main.root}/roof/ridge`;
   const wingRidge = `${root}/roof/ridge`;
   const long = main.b.stick({
-    id: `${root}/roof/valley-long`,
+    id: longOf(root),
     assembly: `${root}/roof/frame`,
     role: "valley rafter",
     letter: "VR",
@@ -74,7 +129,7 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
     seat: ["+", "centre"],
   }).id;
   const short = main.b.stick({
-    id: `${root}/roof/valley-short`,
+    id: shortOf(root),
     assembly: `${root}/roof/frame`,
     role: "valley rafter",
     letter: "VR",
@@ -85,11 +140,10 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
     seat: ["+", "centre"],
   }).id;
   const S = i.side === "S";
-  /** The face of a valley that looks up the main slope, and the one that looks into the wing. */
-  const faces: Readonly<Record<"long" | "short", { readonly main: Face; readonly wing: Face }>> = {
-    long: S ? { main: "+w", wing: "-w" } : { main: "-w", wing: "+w" },
-    short: S ? { main: "-w", wing: "+w" } : { main: "+w", wing: "-w" },
-  };
+  const faces = facesOf(i.side);
+  // past the wing's ridge the long one lies in the main slope, and is planed to it
+  const plane = main.b.datum(`${main.root}/roof-${i.side}`, slopePlane(l.main, s));
+  main.b.join({ kind: "trim", id: `${long}/back`, a: long, datum: plane, as: "length", contact: "gap" });
   main.b.join(buttJoint(long, 1, ridge, S ? "+w" : "-w", "line"));
   main.b.join(buttJoint(short, 1, long, faces.long.wing, "line"));
   main.b.join({ ...buttJoint(wingRidge, 0, long, faces.long.wing, "line"), id: `${wingRidge}>long` });
@@ -144,7 +198,7 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
       ],
     });
   }
-  const clear = t.hip.w * Math.SQRT1_2 + t.rafter.w / 2 + 0.05;
+  const clear = nearOf(l);
   // rafters of the main slope that the valleys cut, on the stations they would have had
   const stations = new Set(
     onCentres(l.main.p[1] - l.main.p[0], mm(v.rafterSpacing), "left").map((x) => l.main.p[0] + x),
@@ -171,20 +225,22 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
         if (!r.low && r.from < 0 && Math.abs(x + half) < clear + t.rafter.w / 2) return;
         const id = `${i.side}/valley-${i.wing.name}-${n + 1}${"ab"[j]}`;
         const full = `${main.root}/roof/${id}`;
+        const met = r.low ? undefined : tailAtValley(main, [i], i.side, p);
         rafter(main, {
           id,
           role: r.low || r.high ? "valley jack" : "common rafter",
           slope: s,
           at: p,
-          from: r.from,
+          from: met ? met.from : r.from,
           to: r.to,
-          ends: [r.low ? undefined : tail(main, full, s), undefined],
+          ends: [r.low || met ? undefined : tail(main, full, s), undefined],
           assembly: `slope-${i.side}`,
         });
+        if (met) main.b.join(buttJoint(full, 0, met.valley, met.face, "gap"));
         if (!r.low) main.b.join(birdsmouthOver(main, full, s, p));
         else main.b.join(buttJoint(full, 0, r.low, r.low === long ? faces.long.main : faces.short.main, "line"));
         if (r.high) main.b.join(buttJoint(full, 1, r.high, faces.long.wing, "line"));
-        else main.b.join(buttJoint(full, 1, ridge, S ? "+w" : "-w", "line"));
+        main.b.join(buttJoint(full, 1, ridge, S ? "+w" : "-w", r.high ? "gap" : "line"));
       });
     });
   // the wing's own jacks, from its ridge down to the valleys

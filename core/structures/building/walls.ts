@@ -158,7 +158,13 @@ export function frameWall(b: Builder, l: BuildingLayout, w: Wall): void {
   const full = uprights.filter((u) => u.z1 >= under - NEAR && u.z0 <= t.w + NEAR);
   for (const u of full) stand(k, u, soleAt(u.s), lower);
   if (!w.seen) {
-    sheetWall(k, full, t.w, under, soles[0]!.id);
+    sheetWall(
+      k,
+      full,
+      t.w,
+      under,
+      soles.map((x) => x.id),
+    );
     return;
   }
   openings(k, t, under, lower, uprights);
@@ -176,7 +182,7 @@ export function frameWall(b: Builder, l: BuildingLayout, w: Wall): void {
 }
 
 /** The sheet of a wall whose framing is not seen: between its corners, its openings cut out. */
-function sheetWall(k: WallKit, full: readonly Upright[], foot: number, under: number, sole: string): void {
+function sheetWall(k: WallKit, full: readonly Upright[], foot: number, under: number, soles: readonly string[]): void {
   const { b, l, w, root } = k;
   const middle = w.length / 2;
   const from = Math.max(...full.filter((u) => u.s < middle).map((u) => u.s + u.half));
@@ -222,7 +228,9 @@ function sheetWall(k: WallKit, full: readonly Upright[], foot: number, under: nu
       }),
     },
   });
-  b.join({ kind: "bearing", id: `${id}>sole`, a: id, b: sole, aFace: "e0", bFace: TOP, contact: "line" });
+  soles.forEach((sole, i) =>
+    b.join({ kind: "bearing", id: `${id}>sole${i + 1}`, a: id, b: sole, aFace: "e0", bFace: TOP, contact: "line" }),
+  );
 }
 
 /** From where to where the upper of two plates runs: over the corners of an end wall, between them on the others; where the plates are level with each other. */
@@ -548,9 +556,9 @@ function braces(k: WallKit, full: readonly Upright[], foot: number, under: numbe
   if (l.v.wallBrace === "none") return;
   const t = l.t.brace;
   const inside = l.v.wallBrace === "inside";
-  if (inside) [foot, under] = [0, w.top];
+  if (inside) foot = 0;
   const high = under - foot;
-  // the sole's top and the plate's underside cut both ends; on the inside they lie on both
+  // the sole's top and the plate's underside cut both ends; on the inside they lie on the sole
   b.datums[`${k.root}/foot`] = planeAt(onWall(w, 0, 0, foot), [0, 0, -1]);
   b.datums[`${k.root}/head`] = planeAt(onWall(w, 0, 0, under), [0, 0, 1]);
   const lines: (readonly [number, number])[] = [];
