@@ -4,6 +4,7 @@ import { toast } from "sonner";
 import { chosenVariant, useJob } from "~/job/JobContext";
 import { SelectField, TextField } from "~/ui/Fields";
 import { useUnits } from "~/job/units";
+import { TableField } from "./TableField";
 import { useParam } from "./useParam";
 
 /** The same parameters as on the drawing, as a list. */
@@ -39,8 +40,10 @@ export function ParamsPanel({ structure }: { structure: string }) {
   );
 }
 
-function ParamField({ structure, path }: { structure: string; path: string }) {
-  const p = useParam(structure, path);
+/** One parameter as a field; `label` in place of its own where what it belongs to is plain. */
+export function ParamField({ structure, path, label }: { structure: string; path: string; label?: string }) {
+  const own = useParam(structure, path);
+  const p = label === undefined ? own : { ...own, label };
   const { M, scale } = useUnits();
   switch (p.spec.type) {
     case "flag":
@@ -79,7 +82,7 @@ function ParamField({ structure, path }: { structure: string; path: string }) {
         <TextField
           label={p.label}
           value={p.text}
-          hint={`${M(Number(p.value) / scale.ratio)} on the model. ${p.spec.help}`}
+          hint={`${M(Number(p.value) / scale.ratio)} on the model. ${p.spec.help}`.trim()}
           keep={p.set}
         />
       );
@@ -96,6 +99,8 @@ function ParamField({ structure, path }: { structure: string; path: string }) {
           keep={p.set}
         />
       );
+    case "table":
+      return <TableField structure={structure} path={path} spec={p.spec} />;
     case "lengths":
     case "points":
       return <TextField long label={p.label} value={p.text} hint={`${p.unitHint}. ${p.spec.help}`} keep={p.set} />;

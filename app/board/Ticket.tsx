@@ -15,6 +15,13 @@ export function isStyrene(item: string): boolean {
 }
 const styrene = new Map<string, boolean>();
 
+/** Where pieces go: the first of them, and how many more. */
+function placesOf(sticks: readonly string[]): string {
+  const most = 12;
+  const more = sticks.length - most;
+  return sticks.slice(0, most).map(whereWords).join("; ") + (more > 0 ? `; and ${more} more` : "");
+}
+
 /** The ticket of the stick that is pointed at: the same wherever a piece is named. */
 export function Ticket() {
   const { design, selected, select, doc, statuses, edit } = useJob();
@@ -33,6 +40,9 @@ export function Ticket() {
   const { shape } = piece;
   const same = Math.abs(shape.longPoint - shape.shortPoint) < 0.0005;
   const ends = bothEnds(shape.ends);
+  const theory = design.structures
+    .flatMap((s) => s.resolved.byMember.get(selected) ?? [])
+    .find((k) => k.id === selected)?.member.theoretical;
   const structure = doc.structures.find((s) => selected.startsWith(`${s.id}/`));
   const path = structure ? selected.replace(/#.*$/, "").slice(structure.id.length + 1) : "";
   const cut = statuses.filter((s) => piece.sticks.includes(s.stick));
@@ -65,6 +75,7 @@ export function Ticket() {
             </>
           )}
           <Row what="Tip to tip" model={M(shape.overall, 2)} proto={P(up(shape.overall))} />
+          {theory !== undefined && <Row what="By the framing square" model={M(theory, 2)} proto={P(up(theory))} />}
           {ends.first === ends.far ? (
             <Row what="Both ends" model={ends.first} proto={ends.relation} />
           ) : (
@@ -83,7 +94,7 @@ export function Ticket() {
       <dl className="mt-3 text-[15px]">
         <Pair label="Stock">{items.get(piece.stock)?.name ?? piece.stock}</Pair>
         {piece.handOf && <Pair label="Hand">mirror of {piece.handOf}</Pair>}
-        <Pair label="Goes to">{piece.sticks.map(whereWords).join("; ")}</Pair>
+        <Pair label="Goes to">{placesOf(piece.sticks)}</Pair>
         {cut.length > 0 && (
           <Pair label="Cut">
             {cut.length === piece.sticks.length && cut.every((c) => c.state === "valid")

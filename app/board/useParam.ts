@@ -39,7 +39,9 @@ export function useParam(structure: string, path: string) {
           ? (value as readonly Prototype[]).map((x) => printPrototype(x, unit, 64)).join(", ")
           : spec.type === "points"
             ? printProfile(value as Profile, barePrototype(unit))
-            : String(value);
+            : spec.type === "table"
+              ? printParam(spec, value)
+              : String(value);
   const setValue = (v: unknown): readonly string[] =>
     edit(
       `${spec.label}: ${typeof v === "string" || typeof v === "boolean" ? String(v) : printParam(spec, v)}`,

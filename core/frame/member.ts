@@ -95,6 +95,8 @@ export interface Member {
   readonly spliceOver?: readonly number[];
   /** Where it is spliced, square: some of those. A stored rule chooses them from the stick's length; a cut plan never does. */
   readonly splices?: readonly number[];
+  /** What the framing square gives for it, model mm: from the outside of the plate to the centre of the ridge or hip, before it is shortened. */
+  readonly theoretical?: Model;
   /** Stands alone or lifts off: it need not hang together with the rest. */
   readonly loose?: boolean;
   /** "any": plain stock may be turned over every way; "face": the -w face has to stay out of sight (textured or grained). */

@@ -86,7 +86,7 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
           ...(s.kind.home === "front" || of ? capDimension(shown, max[1] + 4) : []),
         ],
       },
-      { name: "parts-list", entities: partsList(s, pieces, [min[0], min[1] - 14]) },
+      { name: "parts-list", entities: partsList(lying, pieces, [min[0], min[1] - 14]) },
     ],
   };
 }
@@ -162,10 +162,10 @@ function capDimension(shown: readonly Shown[], y: number): Entity[] {
   return across([Math.min(...xs), y], [Math.max(...xs), y], y - 4);
 }
 
-function partsList(s: StructureDesign, pieces: readonly Piece[], at: Vec2): Entity[] {
-  const own = pieces
-    .map((p) => ({ p, n: p.sticks.filter((id) => id.startsWith(`${s.structure.id}/`)).length }))
-    .filter(({ n }) => n > 0);
+/** The pieces that lie on a sheet, with how many of each lie there. */
+function partsList(lying: readonly Resolved[], pieces: readonly Piece[], at: Vec2): Entity[] {
+  const here = new Set(lying.map((k) => k.id));
+  const own = pieces.map((p) => ({ p, n: p.sticks.filter((id) => here.has(id)).length })).filter(({ n }) => n > 0);
   const row = 4;
   const columns = [0, 10, 20, 50, 74];
   const put = (cells: readonly string[], y: number, font: "label" | "text"): Entity[] =>

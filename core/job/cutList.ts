@@ -13,6 +13,8 @@ export interface CutRow {
   readonly section_mm: string;
   readonly overall_mm: number;
   readonly overall_prototype: string;
+  /** Of a rafter: by the framing square, before it is shortened; empty for all else. */
+  readonly theoretical_mm: number | "";
   readonly long_edge_mm: number;
   readonly short_edge_mm: number;
   readonly end_a: string;
@@ -57,10 +59,22 @@ export function whereWords(stick: string): string {
     .join(" ");
 }
 
+/** The theoretical lengths of a design's rafters by stick, model mm. */
+export function theoreticalOf(d: Pick<Design, "structures">): ReadonlyMap<string, number> {
+  return new Map(
+    d.structures.flatMap((s) =>
+      s.resolved.sticks.flatMap((k) =>
+        k.member.theoretical === undefined ? [] : [[k.id, k.member.theoretical] as const],
+      ),
+    ),
+  );
+}
+
 /** The cut list of a design: a row for each piece. */
 export function cutRows(d: Design): CutRow[] {
   const names = new Map(catalogue(d.scale).map((i) => [i.id, i.name]));
   const mm = (n: number): number => Number(n.toFixed(3));
+  const theory = theoreticalOf(d);
   return d.pieces.map((p) => ({
     mark: p.mark,
     count: p.sticks.length,
@@ -70,6 +84,7 @@ export function cutRows(d: Design): CutRow[] {
     section_mm: p.shape.section.map((x) => x.toFixed(2)).join(" × "),
     overall_mm: mm(p.shape.overall),
     overall_prototype: printFeetInches(toPrototype(d.scale, p.shape.overall)),
+    theoretical_mm: theory.has(p.sticks[0]!) ? mm(theory.get(p.sticks[0]!)!) : "",
     long_edge_mm: mm(p.shape.longPoint),
     short_edge_mm: mm(p.shape.shortPoint),
     end_a: endWords(p.shape.ends[0], 3, true),

@@ -1,5 +1,6 @@
 import { type Frame, type Joint, type Member, type Seat } from "../frame";
 import type { Plane, Vec3 } from "../geometry";
+import { model } from "../units";
 import type { Timber } from "./timber";
 
 /** A straight stick to be placed: its work line, the direction of its v and how it hangs on the line. */
@@ -18,6 +19,8 @@ export interface StickSeed {
   /** How its ends finish where no joint cuts them, in place of `square`. */
   readonly ends?: Member["ends"];
   readonly loose?: boolean;
+  /** Length by the framing square, before it is shortened. */
+  readonly theoretical?: number;
 }
 /** Gathers the members and joints of a frame while a generator places them. */
 export interface Builder {
@@ -65,6 +68,7 @@ export function builder(structure: string): Builder {
         nominal: s.timber.nominal,
         ends: s.ends ?? endsOf(s.square),
         ...(s.loose ? { loose: true } : {}),
+        ...(s.theoretical === undefined ? {} : { theoretical: model(s.theoretical) }),
         body: s.timber.round
           ? { shape: "round", a: s.a, b: s.b, up: s.up, diameter: s.timber.v, stock: s.timber.round }
           : {

@@ -5,6 +5,7 @@
 export * from "./spec";
 export * from "./kind";
 export * from "./registry";
+export * from "./newRow";
 export * from "./building";
 export * from "./traced";
 export {

@@ -1,4 +1,5 @@
-import type { Frame } from "../frame";
+import type { Frame, Resolved } from "../frame";
+import type { Vec3 } from "../geometry";
 import type { Match } from "../lumber";
 import type { Scale } from "../units";
 import type { Spec } from "./spec";
@@ -39,6 +40,15 @@ export interface Remark {
   readonly fix?: { readonly label: string; readonly value: unknown };
 }
 
+/** Something that is put together by itself before it is joined: its sticks, and the directions to the right, up and towards the eye as it lies on the bench. */
+export interface Build {
+  readonly id: string;
+  readonly name: string;
+  readonly has: (s: Resolved) => boolean;
+  readonly right: Vec3;
+  readonly up: Vec3;
+  readonly eye: Vec3;
+}
 /** A kind of structure: all that the rest of Cardo asks of one. Parameters are prototype mm, frames model mm. */
 export interface StructureKind {
   readonly id: string;
@@ -59,6 +69,8 @@ export interface StructureKind {
   dimensions(params: Params, context: Context): readonly Dimension[];
   /** Where the elevation's plumb centre line stands, model mm across; undefined where it has none. */
   centreLine(params: Params, context: Context): number | undefined;
+  /** What of it is put together by itself, and how it is looked at then; a kind of one piece has none. */
+  builds?(params: Params, context: Context): readonly Build[];
   /** What is unusual for the prototype. */
   remarks(params: Params): readonly Remark[];
   /** A line of words: "Framed bent, 4 posts, 2 stories". */

@@ -3,8 +3,17 @@ import { paramAt, pathsOf, printParam, valueAt, type Spec } from "./spec";
 
 /** A remark for every value in play that lies out of the usual range of its parameter, with the nearest usual value as the remedy. */
 export function unusual(spec: Spec, params: Params, shown: (path: string) => boolean): Remark[] {
+  const cells = (path: string): string[] => {
+    const p = spec[path];
+    return p?.type === "table"
+      ? (valueAt(params, path) as readonly unknown[]).flatMap((_, i) =>
+          Object.keys(p.columns).map((c) => `${path}.${i}.${c}`),
+        )
+      : [path];
+  };
   return pathsOf(spec)
     .filter(shown)
+    .flatMap(cells)
     .flatMap((path): Remark[] => {
       const p = paramAt(spec, path)!;
       if (p.type !== "length" && p.type !== "batter" && p.type !== "number") return [];

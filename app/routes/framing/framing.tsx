@@ -32,6 +32,7 @@ import { PAINT_FROM, SticksCanvas, sticksUnder } from "~/board/SticksCanvas";
 import { Compare } from "./Compare";
 import { ForcesPanel, forceTint, useForces } from "./Forces";
 import { GroundLine, groundLine, useGroundTool, useTrestle } from "./Ground";
+import { PartMenu, partOf, useBuilds } from "./PartMenu";
 import { usePieces } from "./usePieces";
 
 const Space = lazy(() => import("./space/Space"));
@@ -47,6 +48,8 @@ export default function Framing() {
   const [picked, setView] = useState<{ structure: string; view: View["id"] | "space" }>();
   const [tab, setTab] = useState<"piece" | "parameters" | "forces">("piece");
   const [show, setShow] = useState({ dims: true, marks: true, roles: false, forces: false });
+  const [part, setPart] = useState<{ structure: string; build: string }>();
+  const [bare, setBare] = useState(false);
   const [comparing, setComparing] = useState(false);
   const [cursor, setCursor] = useState<readonly [number, number]>();
   const [board, setBoard] = useState<BoardView>();
@@ -56,7 +59,12 @@ export default function Framing() {
   const wanted = picked && picked.structure === design?.structure.id ? picked.view : home;
   const inSpace = wanted === "space";
   const view = inSpace ? home : wanted;
-  const shown = useMemo(() => (design ? elevation(design.resolved.sticks, VIEWS[view]) : []), [design, view]);
+  const builds = useBuilds(design);
+  const build = builds.find((b) => b.id === part?.build && part.structure === design?.structure.id);
+  const shown = useMemo(
+    () => (design ? elevation(partOf(design.resolved.sticks, build, bare), build ?? VIEWS[view]) : []),
+    [design, view, build, bare],
+  );
   const large = shown.length > PAINT_FROM;
   const trestle = useTrestle(design);
   const forces = useForces(design);
@@ -99,7 +107,7 @@ export default function Framing() {
   const unit = 1 / job.design.scale.ratio;
   const centre = design.kind.centreLine(design.variant.params, design.context);
   const height = dims.find((d) => d.id === (design.kind.id === "truss" ? "span" : "height"))?.value ?? 0;
-  const drawsDims = view === home;
+  const drawsDims = view === home && !build;
   const line2 = trestle && view === "side" ? groundLine(trestle, job.design.scale.ratio) : [];
   const tint = show.forces && forces?.f.ok ? forceTint(forces.f) : undefined;
   const count = pieces.filter((p) => p.sticks.some((x) => x.startsWith(`${s.id}/`)));
@@ -110,7 +118,7 @@ export default function Framing() {
         `${M(selected.shape.overall, 2)} · ${otherModel(selected.shape.overall)} on the model`,
       ]
     : [
-        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : design.kind.id === "truss" ? "span" : design.kind.id === "trestle" ? "high at the tallest bent" : "top of cap to foot of sill"}`,
+        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : design.kind.id === "truss" ? "span" : design.kind.id === "trestle" ? "high at the tallest bent" : design.kind.id === "building" ? "from floor to peak" : "top of cap to foot of sill"}`,
         `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`,
       ];
   function otherModel(mm: number): string {
@@ -126,7 +134,7 @@ export default function Framing() {
             <Suspense fallback={<p className="m-auto text-ink-2">Setting it up in space …</p>}>
               <Space
                 name={s.name}
-                sticks={design.resolved.sticks}
+                sticks={partOf(design.resolved.sticks, undefined, bare)}
                 selected={job.selected}
                 select={job.select}
                 isStyrene={isStyrene}
@@ -137,7 +145,7 @@ export default function Framing() {
               label={`${s.name}, ${view} elevation`}
               bounds={bounds}
               padding={PADDING}
-              fitKey={`${s.id}/${view}`}
+              fitKey={`${s.id}/${build?.id ?? view}`}
               onView={setBoard}
               unitMm={1}
               underlay={(v) =>
@@ -245,9 +253,12 @@ export default function Framing() {
               {(["front", "side", "plan", "space"] as const).map((id) => (
                 <button
                   key={id}
-                  aria-pressed={wanted === id}
-                  onClick={() => setView({ structure: s.id, view: id })}
-                  className={`head min-h-[30px] text-[17px] ${wanted === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+                  aria-pressed={wanted === id && !build}
+                  onClick={() => {
+                    setPart(undefined);
+                    setView({ structure: s.id, view: id });
+                  }}
+                  className={`head min-h-[30px] text-[17px] ${wanted === id && !build ? "border-b-2 border-vermilion" : "text-ink-2"}`}
                 >
                   {
                     {
@@ -259,6 +270,18 @@ export default function Framing() {
                   }
                 </button>
               ))}
+              {builds.length > 0 && (
+                <PartMenu
+                  builds={builds}
+                  picked={build?.id}
+                  pick={(id) => {
+                    setPart(id === undefined ? undefined : { structure: s.id, build: id });
+                    if (id !== undefined && inSpace) setView({ structure: s.id, view: home });
+                  }}
+                  bare={bare}
+                  setBare={setBare}
+                />
+              )}
               {trestle?.values.groundBy === "profile" && view === "side" && !inSpace && (
                 <>
                   <button

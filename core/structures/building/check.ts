@@ -543,6 +543,8 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return roof && v.seenRoof && (v.covering === "boards" || v.covering === "spaced");
     case "roofBoardSpacing":
       return roof && v.seenRoof && v.covering === "spaced";
+    case "shingle":
+      return roof || wings;
     case "roofSheet":
       return v.covering === "sheet" || !v.seenRoof || !(v.seenFront && v.seenBack && v.seenLeft && v.seenRight);
     case "sidingBoard":

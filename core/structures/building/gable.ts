@@ -414,6 +414,7 @@ export function shedRoof(k: RoofKit): void {
       at,
       from: -out,
       to: lean ? width : width + out,
+      run: width,
       ends: [tail(k, full, s), undefined],
       assembly: "slope-S",
     });

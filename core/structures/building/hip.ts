@@ -182,6 +182,7 @@ function hipRafter(
     assembly: `${root}/roof/frame`,
     role: "hip rafter",
     letter: "HR",
+    theoretical: run * Math.hypot(Math.SQRT2, s.k),
     timber: t.hip,
     a: at(-out),
     b: at(run),

@@ -1,13 +1,16 @@
 import type { StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
+import { buildsOf } from "./builds";
 import { buildingCheck, buildingRemarks, buildingShown } from "./check";
 import { buildingDimensions } from "./dimensions";
 import { buildingFrame } from "./frame";
+import { buildingLayout } from "./layout";
 import { BuildingParams, buildingSpec, type BuildingValues } from "./parameters";
 
 export { buildingLayout, type BuildingLayout, type Part, type Wall } from "./layout";
 export { facetsOf, trueShape, type Facet } from "./facets";
 export { interruptionsOf } from "./valley";
+export { buildsOf, isCladding, type BuildingBuild } from "./builds";
 export type { BuildingValues } from "./parameters";
 
 const ROOFS: Readonly<Record<BuildingValues["roof"], string>> = {
@@ -34,6 +37,7 @@ export const building: StructureKind = {
   frame: (p, ctx) => buildingFrame(p as BuildingValues, ctx),
   dimensions: (p, ctx) => buildingDimensions(p as BuildingValues, ctx),
   centreLine: () => undefined,
+  builds: (p, ctx) => buildsOf(buildingLayout(p as BuildingValues, ctx)),
   remarks: (p) => buildingRemarks(p as BuildingValues),
   describe: (p) => {
     const v = p as BuildingValues;

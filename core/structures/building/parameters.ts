@@ -19,7 +19,7 @@ const roof = "Roof";
 const eaves = "Eaves and gables";
 const cover = "Roof covering";
 const cladding = "Cladding and trim";
-const seen = "Seen and unseen";
+const seen = "Seen, unseen and built";
 
 /**
  * A framed building. Prototype mm, rises in inches per foot. Heights are over the floor, which is where the walls stand.
@@ -666,6 +666,13 @@ export const buildingSpec = {
     usual: [0.25, 1.5],
     help: "Model mm.",
   }),
+  shingle: length({
+    group: cover,
+    label: "Shingles show",
+    def: inches(5),
+    ...span(inches(2), inches(24), [inches(4), inches(8)]),
+    help: "Control lines on the roof's true shapes stand six courses apart.",
+  }),
   siding: choice({
     group: cladding,
     label: "Cladding",
@@ -705,6 +712,13 @@ export const buildingSpec = {
     def: feet(8),
     ...span(feet(2), feet(30), [feet(4), feet(14)]),
     help: "On centres.",
+  }),
+  faceUp: choice({
+    group: seen,
+    label: "Walls are built",
+    def: "outside",
+    options: options({ outside: "outside face up", inside: "inside face up" }),
+    help: "How their templates are drawn.",
   }),
   seenFront: flag({
     group: seen,

@@ -113,6 +113,8 @@ export interface RafterSet {
   readonly timber?: Member["body"] extends infer _ ? BuildingLayout["t"]["rafter"] : never;
   readonly ends?: Member["ends"];
   readonly assembly?: string;
+  /** Where the plate's outside or the other end of its theoretical length is, inward, when it is not from 0 to `to`. */
+  readonly run?: number;
 }
 /** A rafter whose top lies in a slope, square to its eave. */
 export function rafter(k: RoofKit, r: RafterSet): string {
@@ -129,6 +131,7 @@ export function rafter(k: RoofKit, r: RafterSet): string {
     up: [0, 0, 1],
     seat: ["+", "centre"],
     ends: r.ends ?? [undefined, undefined],
+    theoretical: (r.run ?? r.to - Math.max(0, r.from)) * Math.hypot(1, r.slope.k),
   });
   return id;
 }

@@ -1,0 +1,76 @@
+import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
+import { ChevronDownIcon } from "@heroicons/react/20/solid";
+import type { View } from "core/drawing";
+import type { Resolved } from "core/frame";
+import type { StructureDesign } from "core/job";
+import { isCladding } from "core/structures";
+import { useMemo } from "react";
+
+type Build = ReturnType<typeof useBuilds>[number];
+
+/** What of a structure is put together by itself, as views: only those that have sticks. */
+export function useBuilds(design: StructureDesign | undefined) {
+  return useMemo(() => {
+    if (!design || design.fault || !design.kind.builds) return [];
+    return design.kind
+      .builds(design.variant.params, design.context)
+      .filter((b) => design.resolved.sticks.some(b.has))
+      .map((b) => ({ ...b, id: b.id as View["id"] }));
+  }, [design]);
+}
+/** The sticks of one part, or all; without what covers the frame where that is asked for. */
+export const partOf = (sticks: readonly Resolved[], build: Build | undefined, bare: boolean): readonly Resolved[] =>
+  build ? sticks.filter(build.has) : bare ? sticks.filter((s) => !isCladding(s)) : sticks;
+
+/** Which part of a structure the board shows. */
+export function PartMenu({
+  builds,
+  picked,
+  pick,
+  bare,
+  setBare,
+}: {
+  builds: readonly Build[];
+  picked: string | undefined;
+  pick: (id: string | undefined) => void;
+  bare: boolean;
+  setBare: (is: boolean) => void;
+}) {
+  const name = builds.find((b) => b.id === picked)?.name;
+  return (
+    <Popover className="relative">
+      <PopoverButton
+        className={`head flex min-h-[30px] items-center gap-1 text-[17px] ${name ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+      >
+        {name ?? "Part by part"} <ChevronDownIcon className="size-4" />
+      </PopoverButton>
+      <PopoverPanel className="absolute top-full left-0 z-30 max-h-[70vh] w-72 overflow-auto border border-edge bg-film py-1 text-[16px]">
+        {({ close }) => (
+          <>
+            <label className="flex min-h-[34px] items-center gap-2 border-b border-hair px-4">
+              <input
+                type="checkbox"
+                className="size-4 accent-[var(--ink)]"
+                checked={bare}
+                onChange={(e) => setBare(e.target.checked)}
+              />
+              Frame alone, without cladding
+            </label>
+            {[{ id: undefined, name: "The whole of it" }, ...builds].map((b) => (
+              <button
+                key={b.id ?? "all"}
+                className={`block min-h-[32px] w-full px-4 text-left hover:bg-shade ${b.id === picked ? "font-semibold" : ""}`}
+                onClick={() => {
+                  pick(b.id);
+                  close();
+                }}
+              >
+                {b.name}
+              </button>
+            ))}
+          </>
+        )}
+      </PopoverPanel>
+    </Popover>
+  );
+}

@@ -1,0 +1,163 @@
+import type { Resolved } from "../../frame";
+import { cross, normalize, type Vec3 } from "../../geometry";
+import type { Build } from "../kind";
+import { facetsOf } from "./facets";
+import { rootOf, type BuildingLayout } from "./layout";
+import { turn } from "./place";
+import { alongOf, upslope } from "./slopes";
+import { interruptionsOf } from "./valley";
+
+/** A build with what sort it is, for its jig. */
+export interface BuildingBuild extends Build {
+  readonly kind: "wall" | "cladding" | "floor" | "planks" | "rafters" | "cover" | "other";
+  /** The part of the building it belongs to. */
+  readonly part: string;
+}
+const CLAD = /^(board|batten|clapboard|corner board|casing|coping)$/;
+const COVER = /^(roof board|roof sheet)$/;
+export const isCladding = (s: Resolved): boolean => CLAD.test(s.member.role) || COVER.test(s.member.role);
+const negate = (v: Vec3): Vec3 => [-v[0], -v[1], -v[2]];
+const capital = (s: string): string => s[0]!.toUpperCase() + s.slice(1);
+/** "wing1" as people read it. */
+export const partWords = (name: string): string =>
+  name === "main" ? "" : `${capital(name.replace(/(\d+)/, " $1"))}, `;
+
+/** Everything of a building that is put together flat before it is joined: walls, floors, slopes, platforms, stairs. */
+export function buildsOf(l: BuildingLayout): BuildingBuild[] {
+  const out: BuildingBuild[] = [];
+  const inside = l.v.faceUp === "inside";
+  const cuts = interruptionsOf(l);
+  for (const part of l.parts) {
+    const root = rootOf(l, part.name);
+    for (const w of part.walls) {
+      const own = rootOf(l, w.name);
+      const eye = inside ? negate(w.n) : w.n;
+      const right = inside ? negate(w.e) : w.e;
+      const looks = w.name.replace(/^.*-/, "");
+      const name = `${partWords(part.name)}${looks === "left" || looks === "right" ? `${looks} end` : `${looks} wall`}`;
+      const base = { right, up: [0, 0, 1] as const, eye, part: part.name };
+      out.push({
+        ...base,
+        id: w.name,
+        kind: "wall",
+        name: capital(name),
+        has: (s) => s.member.assembly === own && !isCladding(s),
+      });
+      out.push({
+        ...base,
+        right: w.e,
+        eye: w.n,
+        id: `${w.name}-cladding`,
+        kind: "cladding",
+        name: `${capital(name)}, cladding`,
+        has: (s) => s.member.assembly === own && isCladding(s),
+      });
+    }
+    const flat = { right: [1, 0, 0] as const, up: [0, 1, 0] as const, eye: [0, 0, 1] as const, part: part.name };
+    const floor = `${root}/floor`;
+    out.push({
+      ...flat,
+      id: `${part.name}-floor`,
+      kind: "floor",
+      name: `${partWords(part.name)}${part.name === "main" ? "Floor" : "floor"}, joists`,
+      has: (s) => s.member.assembly === floor && s.member.role !== "plank",
+    });
+    out.push({
+      ...flat,
+      id: `${part.name}-planks`,
+      kind: "planks",
+      name: `${partWords(part.name)}${part.name === "main" ? "Floor" : "floor"}, planks`,
+      has: (s) => s.member.assembly === floor && s.member.role === "plank",
+    });
+    out.push({
+      ...flat,
+      id: `${part.name}-foundation`,
+      kind: "other",
+      name: `${partWords(part.name)}${part.name === "main" ? "Foundation" : "foundation"}`,
+      has: (s) => s.member.assembly === `${root}/foundation`,
+    });
+    const seen = new Set<string>();
+    for (const f of facetsOf(l, part, part === l.main ? cuts : [])) {
+      const side = f.slope.side;
+      const right = turn(part.place, alongOf(side));
+      const up = turn(part.place, upslope(f.slope));
+      const eye = normalize(cross(right, up));
+      const words = slopeWords(part.place.quarters, side);
+      const base = { right, up, eye, part: part.name };
+      const rafters = `${root}/roof/slope-${side}`;
+      if (!seen.has(side) && !f.name.endsWith("upper")) {
+        seen.add(side);
+        const hips = new RegExp(`/roof/(hip-.*${side}|ridge$|valley-)`);
+        out.push({
+          ...base,
+          id: `${part.name}-rafters-${side}`,
+          kind: "rafters",
+          name: `${partWords(part.name)}${words} slope, rafters`,
+          has: (s) =>
+            s.member.assembly === rafters || (s.member.assembly === `${root}/roof/frame` && hips.test(s.member.id)),
+        });
+      }
+      out.push({
+        ...base,
+        id: `${part.name}-cover-${f.name}`,
+        kind: "cover",
+        name: `${partWords(part.name)}${words} slope${f.name.endsWith("upper") ? ", upper" : ""}${/\d$/.test(f.name) ? `, part ${f.name.slice(-1)}` : ""}, covering`,
+        has: (s) => s.member.assembly === `${root}/roof/cover-${f.name}`,
+      });
+    }
+    if (part.roof === "flat")
+      out.push({
+        ...flat,
+        id: `${part.name}-roof`,
+        kind: "floor",
+        name: "Roof, joists",
+        has: (s) => s.member.assembly === `${root}/roof/frame`,
+      });
+    if (part.roof === "hipdeck")
+      out.push({
+        ...flat,
+        id: `${part.name}-deck`,
+        kind: "floor",
+        name: "Roof deck",
+        has: (s) => s.member.assembly === `${root}/roof/deck`,
+      });
+  }
+  l.v.wings.forEach((w, i) => {
+    const flat = { right: [1, 0, 0] as const, up: [0, 1, 0] as const, eye: [0, 0, 1] as const, part: "main" };
+    if (w.kind === "platform")
+      out.push({
+        ...flat,
+        id: `platform${i + 1}`,
+        kind: "floor",
+        name: `Platform ${i + 1}`,
+        has: (s) => s.member.assembly === rootOf(l, `platform${i + 1}`) && s.member.role !== "plank",
+      });
+    if (w.kind === "canopy")
+      out.push({
+        ...flat,
+        id: `canopy${i + 1}`,
+        kind: "other",
+        name: `Canopy ${i + 1}`,
+        has: (s) => s.member.assembly === rootOf(l, `canopy${i + 1}`),
+      });
+  });
+  l.v.stairs.forEach((row, i) => {
+    const w = l.main.walls.find((x) => x.name === row.side)!;
+    out.push({
+      id: `stair${i + 1}`,
+      kind: "other",
+      name: `Stair ${i + 1}`,
+      part: "main",
+      right: negate(w.n),
+      up: [0, 0, 1],
+      eye: w.e,
+      has: (s) => s.member.assembly === rootOf(l, `stair${i + 1}`),
+    });
+  });
+  return out;
+}
+const slopeWords = (quarters: number, side: string): string => {
+  const order = ["S", "E", "N", "W"];
+  const names = ["Front", "Right", "Back", "Left"];
+  return names[(order.indexOf(side) + quarters) % 4]!;
+};
