@@ -8,7 +8,17 @@ import { importJob } from "../app/data/jobs.server";
 db();
 const stamp = join(dataDir(), "demo-filled-in");
 if (!existsSync(stamp)) {
-  for (const name of ["empty-job", "tool-house", "snowshed", "howe-truss", "summit-curve-trestle", "gulch-trestle"])
+  for (const name of [
+    "empty-job",
+    "tool-house",
+    "snowshed",
+    "depot",
+    "ore-bin",
+    "tool-house-framed",
+    "howe-truss",
+    "summit-curve-trestle",
+    "gulch-trestle",
+  ])
     await importJob(readFileSync(`examples/${name}.json`, "utf8"));
   // job files named on the command line as well: what a benchmark opens
   for (const file of process.argv.slice(2)) await importJob(readFileSync(file, "utf8"));

@@ -26,9 +26,14 @@ export function emptyJob(name: string): JobDoc {
   };
 }
 
-/** A structure of a kind with its usual values. `id` is unique in the job. */
-export function newStructure(kindId: string, id: string, name: string): StructureDoc {
-  const params = kindOf(kindId).initial() as Record<string, unknown>;
+/** A structure of a kind with its usual values, or those given in their place. `id` is unique in the job. */
+export function newStructure(
+  kindId: string,
+  id: string,
+  name: string,
+  values: Readonly<Record<string, unknown>> = {},
+): StructureDoc {
+  const params: Record<string, unknown> = { ...kindOf(kindId).initial(), ...values };
   return {
     id,
     kind: kindId,

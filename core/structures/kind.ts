@@ -61,6 +61,8 @@ export interface StructureKind {
   readonly home: "front" | "side";
   /** What a new structure of the kind starts with. */
   initial(): Params;
+  /** What a new one may start as besides, each with the values that differ from the usual. */
+  readonly starts?: readonly { readonly name: string; readonly params: Params }[];
   /** Why values that are each in range cannot go together; a sentence each. */
   check(params: Params): string[];
   /** Which parameters matter for these values; the others are not shown. */

@@ -7,10 +7,13 @@ import { Next } from "~/ui/Next";
 /** What to do when nothing is framed yet. */
 export function FramingStart() {
   const job = useJob();
-  const add = (kind: string, name: string): void =>
+  const add = (kind: string, name: string, values = {}): void =>
     void job.edit(
       `Frame a ${name.toLowerCase()}`,
-      (d) => void d.structures.push(newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name)),
+      (d) =>
+        void d.structures.push(
+          newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name, structuredClone(values)),
+        ),
     );
   return (
     <div className="max-w-2xl p-10">
@@ -29,6 +32,20 @@ export function FramingStart() {
           Trace one over a drawing
         </Link>
       </div>
+      {KINDS.filter((k) => k.starts).map((k) => (
+        <p key={k.id} className="-mt-2 mb-5">
+          {k.name}s may start as{" "}
+          {k.starts!.map((x, i) => (
+            <span key={x.name}>
+              {i > 0 && ", "}
+              <button className="link" onClick={() => add(k.id, x.name, x.params)}>
+                {x.name.toLowerCase()}
+              </button>
+            </span>
+          ))}
+          .
+        </p>
+      ))}
       <p className="mb-6 text-ink-2">
         The demo job “Gulch trestle” on the Shelf shows one already fitted over its plan sheet.
       </p>

@@ -33,10 +33,13 @@ export function VariantBar({
       });
       x.chosen = id;
     });
-  const add = (kind: string, name: string): void => {
+  const add = (kind: string, name: string, values = {}): void => {
     job.edit(
       `Frame a ${name.toLowerCase()}`,
-      (d) => void d.structures.push(newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name)),
+      (d) =>
+        void d.structures.push(
+          newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name, structuredClone(values)),
+        ),
     );
     setWhich(job.doc.structures.length);
   };
@@ -99,10 +102,12 @@ export function VariantBar({
                   </MenuItem>
                 ),
             )}
-          {KINDS.map((k) => (
-            <MenuItem key={k.id}>
-              <button className={item} onClick={() => add(k.id, k.name)}>
-                Frame another {k.name.toLowerCase()}
+          {KINDS.flatMap((k) =>
+            [{ name: k.name, params: {} }, ...(k.starts ?? [])].map((x) => ({ kind: k.id, ...x })),
+          ).map((x) => (
+            <MenuItem key={`${x.kind} ${x.name}`}>
+              <button className={item} onClick={() => add(x.kind, x.name, x.params)}>
+                Frame another {x.name.toLowerCase()}
               </button>
             </MenuItem>
           ))}

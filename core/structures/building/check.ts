@@ -5,6 +5,7 @@ import type { Remark } from "../kind";
 import { nominalMm } from "../trestle/layout";
 import { unusual } from "../unusual";
 import { SIZES } from "./layout";
+import { standFaults } from "./stand";
 import { roughOpening } from "./openings";
 import { buildingSpec, SIDES, type BuildingValues } from "./parameters";
 
@@ -69,6 +70,18 @@ export function buildingCheck(v: BuildingValues): string[] {
     out.push(
       `Walls of ${fi(v.wallHeight)} leave no room between sole and plate; make them at least ${fi(s.plates + s.thick + inches(18))}.`,
     );
+  if (v.framing === "none") {
+    if (v.roof !== "none") out.push("A floor alone carries no roof: give it walls, or set the roof to none.");
+    if (v.openings.length > 0)
+      out.push("A floor alone has no walls for its openings; take them out, or give it walls.");
+    if (v.wings.length > 0)
+      out.push("A floor alone has no walls for wings to stand against; take them out, or give it walls.");
+    if (v.floor !== "under") out.push("A floor alone needs its floor: set it to framed under the walls.");
+  }
+  if (v.foundation === "bents") {
+    if (v.floor !== "under") out.push("A heavy stand carries a floor: set the floor to framed under the walls.");
+    out.push(...standFaults(v));
+  }
   out.push(...openingFaults(v), ...roofFaults(v), ...wingFaults(v));
   return out;
 }
@@ -112,9 +125,9 @@ function openingFaults(v: BuildingValues): string[] {
         out.push(
           `${name(i)} in the ${side} wall begins at ${fi(r.sill)}; a window needs ${fi(least)} for its sill over the sole. Raise it, or make it a door.`,
         );
-      if (o.kind === "door" && o.sill > 1e-6)
+      if (o.kind !== "window" && o.sill > 1e-6)
         out.push(
-          `${name(i)} is a door ${fi(o.sill)} over the floor; a door stands on it. Set its bottom to 0, or make it a window.`,
+          `${name(i)} is a door ${fi(o.sill)} over the floor; a door or hatch stands on it. Set its bottom to 0, or make it a window.`,
         );
       const before = own[n - 1];
       if (before) {
@@ -392,7 +405,8 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
       ["front and back", v.length, "length"],
       ["ends", v.width, "width"],
     ] as const) {
-      const trim = v.cornerBoards ? 2 * nominalMm(v.cornerBoard).width : 0;
+      const corner = nominalMm(v.cornerBoard);
+      const trim = v.cornerBoards ? 2 * (corner.width - (key === "width" ? corner.thickness : 0)) : 0;
       const rest = (length - trim) % board;
       if (rest > 1 && board - rest > 1)
         out.push({
@@ -434,25 +448,52 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
 export function buildingShown(v: BuildingValues, path: string): boolean {
   const [p] = path.split(".") as [keyof BuildingValues];
   const posts = v.framing === "posts";
+  const walls = v.framing !== "none";
   const roof = sloped(v);
   const wings = v.wings.some((w) => w.kind === "gable" || w.kind === "lean");
   const anyRoof = roof || wings;
   const decks = v.wings.some((w) => w.kind === "platform");
   const canopy = v.wings.some((w) => w.kind === "canopy");
   switch (p) {
+    case "wallHeight":
+    case "wings":
+    case "openings":
+    case "faceUp":
+    case "blockingRows":
+    case "wallBrace":
+    case "siding":
+    case "lined":
+    case "seenFront":
+    case "seenRight":
+    case "seenBack":
+    case "seenLeft":
+      return walls;
+    case "lining":
+      return walls && v.lined;
+    case "standBents":
+    case "standHeight":
+    case "standPosts":
+    case "standBatter":
+    case "standStory":
+    case "standCap":
+    case "standPost":
+    case "standBrace":
+    case "standGirt":
+    case "standFooting":
+      return v.foundation === "bents";
     case "stud":
     case "studSpacing":
     case "studFrom":
     case "topPlates":
     case "corner":
     case "openingFrame":
-      return !posts;
+      return walls && !posts;
     case "cornerPost":
-      return !posts && v.corner === "solid";
+      return walls && !posts && v.corner === "solid";
     case "header":
-      return !posts && v.openingFrame === "jacks";
+      return walls && !posts && v.openingFrame === "jacks";
     case "brace":
-      return v.wallBrace !== "none";
+      return walls && v.wallBrace !== "none";
     case "post":
     case "bay":
     case "girt":
@@ -481,13 +522,12 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return v.stairs.length > 0;
     case "sillBeam":
     case "pierSpacing":
-      return v.foundation !== "none" || decks;
     case "pier":
-      return v.foundation !== "none" || decks;
+      return (v.foundation !== "none" && v.foundation !== "bents") || decks;
     case "groundDepth":
     case "groundFall":
     case "groundBack":
-      return v.foundation !== "none" || decks || v.stairs.length > 0;
+      return (v.foundation !== "none" && v.foundation !== "bents") || decks || v.stairs.length > 0;
     case "ridgeAlong":
       return hasGables(v);
     case "rise":

@@ -67,7 +67,10 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
   const { v, t, mm } = l;
   const root = rootOf(l, w.name);
   // it hangs no lower than there is something to hold it
-  const foot = -Math.min(mm(v.skirt), l.floorDepth + (v.foundation === "none" ? 0 : t.sillBeam.w));
+  const foot = -Math.min(
+    mm(v.skirt),
+    l.floorDepth + (v.foundation === "none" || v.foundation === "bents" ? 0 : t.sillBeam.w),
+  );
   const openLeft = w.through ? (w.side === "S" ? part.open === "W" : false) : w.side === "W" && part.open === "N";
   const openRight = w.through ? (w.side === "N" ? part.open === "W" : false) : w.side === "E" && part.open === "N";
   // an end wall's cladding covers the edges of the long walls'; corner boards stand between
@@ -318,6 +321,18 @@ function lay(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind
           bFace: x.upright ? "+v" : "+w",
           contact: "gap",
         });
+  // a short piece beside a door may lie on no stud at all: the casing and the corner board hold it
+  if (firm.length === 0 && !x.upright)
+    for (const m of b.members.filter((y) => y.assembly === rootOf(l, w.name) && /casing|corner board/.test(y.role)))
+      b.join({
+        kind: "bearing",
+        id: `${id}>${m.id.split("/").slice(-2).join("-")}`,
+        a: id,
+        b: m.id,
+        aFace: "-w",
+        bFace: "+v",
+        contact: "gap",
+      });
   for (const h of notched) {
     const b0 = on[0]?.id ?? behind[0]?.id;
     if (b0) b.join({ kind: "notch", id: `${id}>${h.id}`, a: id, b: b0, contact: "gap", faces: holeDatums(b, l, w, h) });

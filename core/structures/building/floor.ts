@@ -211,7 +211,9 @@ export function floors(b: Builder, l: BuildingLayout): void {
     const set = { root: `${rootOf(l, part.name)}/floor`, top: 0, over: 0, loose: v.floor === "lift" };
     // planks along the building run along x; a part that is turned has them along its q
     const alongX = part.place.quarters % 2 === 0;
-    if ((v.plankWay === "along") === alongX) frameFloor(placed(b, part.place), l, { ...set, p, q });
+    // over bents the joists run from cap to cap
+    const along = v.plankWay === "along" && v.foundation !== "bents";
+    if (along === alongX) frameFloor(placed(b, part.place), l, { ...set, p, q });
     else {
       // a quarter turn on: p' = q, q' = −p
       const quarters = ((part.place.quarters + 1) % 4) as Part["place"]["quarters"];

@@ -14,7 +14,9 @@ import { joinWalls } from "./joinWalls";
 import { buildingLayout } from "./layout";
 import type { BuildingValues } from "./parameters";
 import { placed } from "./place";
+import { lining } from "./lining";
 import { platforms } from "./platform";
+import { stand } from "./stand";
 import { roofKit } from "./slopes";
 import { interruptionsOf, valleys } from "./valley";
 import { frameWall } from "./walls";
@@ -27,7 +29,8 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   for (const part of l.parts) for (const w of part.walls) frameWall(b, l, w);
   joinWalls(b, l);
   solesOnFloor(b, l);
-  foundation(b, l);
+  if (v.foundation === "bents") stand(b, l);
+  else foundation(b, l);
   const cuts = interruptionsOf(l);
   for (const part of l.parts) {
     const own = part === l.main ? cuts : cuts.filter((c) => c.wing === part);
@@ -46,6 +49,7 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   }
   platforms(b, l);
   canopies(b, l);
+  lining(b, l);
   cladding(b, l);
   return b.frame();
 }

@@ -5,6 +5,7 @@ import { buildingCheck, buildingRemarks, buildingShown } from "./check";
 import { buildingDimensions } from "./dimensions";
 import { buildingFrame } from "./frame";
 import { buildingLayout } from "./layout";
+import { BUILDING_STARTS } from "./starts";
 import { BuildingParams, buildingSpec, type BuildingValues } from "./parameters";
 
 export { buildingLayout, type BuildingLayout, type Part, type Wall } from "./layout";
@@ -32,6 +33,7 @@ export const building: StructureKind = {
   Params: BuildingParams,
   home: "side",
   initial: () => ({ ...defaultsOf(buildingSpec) }),
+  starts: BUILDING_STARTS,
   check: (p) => buildingCheck(p as BuildingValues),
   shown: (p, path) => buildingShown(p as BuildingValues, path),
   frame: (p, ctx) => buildingFrame(p as BuildingValues, ctx),

@@ -97,6 +97,7 @@ export interface Timbers {
   readonly casing: Timber;
   readonly stringer: Timber;
   readonly tread: Timber;
+  readonly lining: Timber;
 }
 export interface BuildingLayout {
   readonly v: BuildingValues;
@@ -142,6 +143,7 @@ const NAMED: Readonly<Record<Timbers extends infer T ? keyof T : never, keyof Bu
   casing: "casing",
   stringer: "stringer",
   tread: "tread",
+  lining: "lining",
 };
 /** The parameters that name a size, with the timber made of it. */
 export const SIZES = Object.values(NAMED);
@@ -257,9 +259,8 @@ function mainPart(l: Base): Part {
   }
   const p = [-a / 2, a / 2] as const;
   const q = [-b / 2, b / 2] as const;
-  const walls = (["S", "E", "N", "W"] as const).map((side) =>
-    wallOf(l, "main", place, p, q, side, plates[side], undefined),
-  );
+  const sides = v.framing === "none" ? ([] as const) : (["S", "E", "N", "W"] as const);
+  const walls = sides.map((side) => wallOf(l, "main", place, p, q, side, plates[side], undefined));
   return { name: "main", place, p, q, roof: v.roof, walls, slopes, peak, valley: false };
 }
 
@@ -356,7 +357,7 @@ function wallOf(
           return [
             {
               name: `opening${i + 1}`,
-              door: o.kind === "door",
+              door: o.kind !== "window",
               from: at - r.width / 2,
               to: at + r.width / 2,
               sill: r.sill,

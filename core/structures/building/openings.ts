@@ -15,7 +15,7 @@ export interface Rough {
  * each side that is not the floor; all in one unit.
  */
 export function roughOpening(o: OpeningRow, fit: number): Rough {
-  const door = o.kind === "door";
+  const door = o.kind !== "window";
   const [grow, room] =
     o.mount === "flange"
       ? [-o.lap, fit]

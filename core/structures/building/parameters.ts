@@ -1,5 +1,5 @@
 import { feet, inches, type Prototype } from "../../units";
-import { choice, count, dto, flag, length, numeric, section, table, type ParamsOf } from "../spec";
+import { batter, choice, count, dto, flag, length, numeric, section, table, type ParamsOf } from "../spec";
 
 const span = (min: Prototype, max: Prototype, usual: readonly [Prototype, Prototype]) => ({ min, max, usual });
 const options = (o: Readonly<Record<string, string>>) => Object.entries(o).map(([value, label]) => ({ value, label }));
@@ -15,6 +15,7 @@ const walls = "Walls";
 const openings = "Openings";
 const floor = "Floor";
 const foundation = "Foundation";
+const stand = "Stand";
 const roof = "Roof";
 const eaves = "Eaves and gables";
 const cover = "Roof covering";
@@ -97,7 +98,7 @@ export const buildingSpec = {
     group: walls,
     label: "Walls are framed with",
     def: "studs",
-    options: options({ studs: "studs", posts: "posts and girts" }),
+    options: options({ studs: "studs", posts: "posts and girts", none: "nothing: a floor alone" }),
     help: "",
   }),
   stud: section({
@@ -242,7 +243,7 @@ export const buildingSpec = {
         group: openings,
         label: "Kind",
         def: "window",
-        options: options({ door: "Door", window: "Window" }),
+        options: options({ door: "Door", window: "Window", hatch: "Hatch at the floor" }),
         help: "",
       }),
       at: length({
@@ -428,6 +429,7 @@ export const buildingSpec = {
       posts: "timber posts",
       piers: "piers",
       strip: "a strip",
+      bents: "battered bents: a heavy stand",
     }),
     help: "Under sill beams along the walls.",
   }),
@@ -470,6 +472,49 @@ export const buildingSpec = {
     min: -40,
     max: 40,
     usual: [-15, 15],
+    help: "",
+  }),
+  standBents: count({
+    group: stand,
+    label: "Bents",
+    def: 3,
+    min: 2,
+    max: 12,
+    help: "Square to the building's length, the outer two under its ends.",
+  }),
+  standHeight: length({
+    group: stand,
+    label: "Height, caps to ground",
+    def: feet(14),
+    ...span(feet(6), feet(120), [feet(8), feet(60)]),
+    help: "Top of the caps to the foot of the sills.",
+  }),
+  standPosts: count({ group: stand, label: "Posts to a bent", def: 4, min: 2, max: 6, help: "" }),
+  standBatter: batter({
+    group: stand,
+    label: "Batter of the outer posts",
+    def: 1,
+    min: 0,
+    max: 4,
+    usual: [0, 3],
+    help: "",
+  }),
+  standStory: length({
+    group: stand,
+    label: "Stories of about",
+    def: feet(14),
+    ...span(feet(6), feet(40), [feet(10), feet(25)]),
+    help: "Taller bents are built in stories.",
+  }),
+  standCap: section({ group: stand, label: "Caps and sills of the bents", def: "12×12", help: "" }),
+  standPost: section({ group: stand, label: "Posts of the bents", def: "12×12", help: "" }),
+  standBrace: section({ group: stand, label: "Braces of the stand", def: "3×8", help: "" }),
+  standGirt: section({ group: stand, label: "Girts of the stand", def: "4×8", help: "" }),
+  standFooting: choice({
+    group: stand,
+    label: "Footing of the stand",
+    def: "mudsill",
+    options: options({ none: "none", mudsill: "mudsills", pedestal: "pedestals" }),
     help: "",
   }),
   roof: choice({
@@ -696,7 +741,14 @@ export const buildingSpec = {
   }),
   batten: section({ group: cladding, label: "Batten", def: "1×2", help: "" }),
   cornerBoards: flag({ group: cladding, label: "Corner boards", def: true, help: "" }),
-  cornerBoard: section({ group: cladding, label: "Corner board", def: "1×5", help: "" }),
+  cornerBoard: section({ group: cladding, label: "Corner board", def: "1×6", help: "" }),
+  lined: flag({
+    group: cladding,
+    label: "Planks on the inside of the walls",
+    def: false,
+    help: "As in a bin or a sand house.",
+  }),
+  lining: section({ group: cladding, label: "Lining plank", def: "3×12", help: "" }),
   casings: flag({ group: cladding, label: "Casings round openings", def: false, help: "" }),
   casing: section({ group: cladding, label: "Casing", def: "1×4", help: "" }),
   skirt: length({

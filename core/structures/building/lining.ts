@@ -1,0 +1,75 @@
+import { planeAt } from "../../geometry";
+import type { Builder } from "../builder";
+import { rest } from "./cladding";
+import { onWall, rootOf, type BuildingLayout } from "./layout";
+
+/** Planks on the inside of every wall from the floor up: a bin's sides. End walls' stand between those of the long walls. */
+export function lining(b: Builder, l: BuildingLayout): void {
+  const { v, t } = l;
+  if (!v.lined) return;
+  const plank = t.lining;
+  for (const part of l.parts)
+    for (const w of part.walls) {
+      const root = rootOf(l, w.name);
+      const inset = l.wall + (w.through ? 0 : plank.w);
+      const range = [inset, w.length - inset] as const;
+      const rows = Math.ceil((w.top - 1e-6) / plank.v);
+      const behind = b.members.filter(
+        (m) => m.id.startsWith(`${root}/`) && /post|stud|sole|sill|top plate/.test(m.role),
+      );
+      const top = `${root}/lining-top`;
+      b.datums[top] = planeAt([0, 0, w.top], [0, 0, 1]);
+      for (let i = 0; i < rows; i++) {
+        const [z0, z1] = [i * plank.v, (i + 1) * plank.v];
+        if (w.top - z0 < 0.25) break;
+        const cut = w.gaps.filter((g) => (g.door ? 0 : g.sill) <= z0 + 1e-6 && g.head >= Math.min(z1, w.top) - 1e-6);
+        rest(
+          range,
+          cut.map((g) => [g.from, g.to]),
+        ).forEach(([s0, s1], j) => {
+          const id = `${root}/lining/${i + 1}-${j + 1}`;
+          const inward = l.wall + plank.w / 2;
+          b.stick({
+            id,
+            assembly: root,
+            role: "lining plank",
+            letter: "LP",
+            timber: plank,
+            a: onWall(w, s0, inward, (z0 + z1) / 2),
+            b: onWall(w, s1, inward, (z0 + z1) / 2),
+            up: [0, 0, 1],
+            square: true,
+          });
+          if (z1 > w.top + 1e-6)
+            b.join({ kind: "trim", id: `${id}/rip`, a: id, datum: top, as: "length", contact: "gap" });
+          for (const m of behind)
+            b.join({
+              kind: "bearing",
+              id: `${id}>${m.id.slice(root.length + 1)}`,
+              a: id,
+              b: m.id,
+              aFace: "+w",
+              bFace: "-v",
+              contact: "gap",
+            });
+          for (const g of w.gaps) {
+            const low = g.door ? -1 : g.sill;
+            if (g.from >= s1 - 1e-6 || g.to <= s0 + 1e-6 || low >= z1 - 1e-6 || g.head <= z0 + 1e-6) continue;
+            const n = `${root}/lining-${g.name}`;
+            b.datums[`${n}-left`] = planeAt(onWall(w, g.from, 0, 0), [-w.e[0], -w.e[1], 0]);
+            b.datums[`${n}-right`] = planeAt(onWall(w, g.to, 0, 0), w.e);
+            b.datums[`${n}-low`] = planeAt([0, 0, low], [0, 0, -1]);
+            b.datums[`${n}-high`] = planeAt([0, 0, g.head], [0, 0, 1]);
+            b.join({
+              kind: "notch",
+              id: `${id}>${g.name}`,
+              a: id,
+              b: behind[0]!.id,
+              contact: "gap",
+              faces: ["left", "right", "low", "high"].map((x) => ({ datum: `${n}-${x}` })),
+            });
+          }
+        });
+      }
+    }
+}

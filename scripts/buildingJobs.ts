@@ -1,0 +1,158 @@
+import { emptyJob, newStructure, type JobDoc } from "../core/job";
+import { kindOf } from "../core/structures";
+import { feet, inches } from "../core/units";
+
+const railroad = "Pellam Notch Railway";
+const start = (name: string): Record<string, unknown> => ({
+  ...structuredClone(kindOf("building").starts!.find((x) => x.name === name)!.params),
+});
+function jobOf(
+  name: string,
+  structure: string,
+  params: Record<string, unknown>,
+  brief: Partial<JobDoc["brief"]>,
+): JobDoc {
+  const job = emptyJob(name);
+  const s = newStructure("building", "house", structure, params);
+  s.variants[0]!.name = "As framed";
+  return { ...job, brief: { ...job.brief, railroad, track: "beside", ...brief }, structures: [s] };
+}
+
+/** The section's tool house: hip roof, bare tails, everything framed. */
+export function framedToolHouse(): JobDoc {
+  return jobOf(
+    "Section tool house, framed",
+    "Tool house",
+    {
+      ...start("Tool house"),
+      siding: "batten",
+      sidingBoard: "1×10",
+      batten: "1×2",
+      cornerBoards: true,
+      covering: "spaced",
+      roofBoardSpacing: inches(14),
+      roofBoard: "1×6",
+      wallBrace: "none",
+      seenBack: false,
+      stairs: [
+        {
+          side: "front",
+          at: feet(5),
+          out: feet(0),
+          width: feet(4),
+          level: feet(0),
+          tread: inches(11),
+          riser: inches(8),
+          rail: false,
+        },
+      ],
+      groundDepth: feet(2, 4),
+    },
+    {
+      place: "Beside the main at the east switch, its door towards the track.",
+      spotLength: 85,
+      spotDepth: 70,
+      era: "Summer 1909",
+      decisions: [
+        {
+          id: "tails",
+          what: "Bare rafter tails",
+          reason: "The section's photograph shows them; a fascia came with the later houses.",
+        },
+        {
+          id: "back",
+          what: "The back's framing is left out",
+          reason: "It stands against the cut, and nobody sees it.",
+        },
+      ],
+    },
+  );
+}
+
+/** The mine's ore bin: planked inside heavy posts on battered bents. */
+export function oreBin(): JobDoc {
+  return jobOf("Ore bin at the Notch mine", "Ore bin", start("Ore bin"), {
+    place: "Over the spur at the foot of the tramway; cars are loaded through its chutes.",
+    spotLength: 120,
+    spotDepth: 75,
+    era: "Summer 1909",
+    decisions: [
+      {
+        id: "batter",
+        what: "Outer posts lean 2 in 12",
+        reason: "A full bin pushes outward; so did the mine's carpenter build it.",
+      },
+    ],
+  });
+}
+
+/** The division's depot, 22 × 66 ft, every stick of it: for those who like to see framing, and to measure how long it takes. */
+export function depot(): JobDoc {
+  const window = (wall: string, at: number) => ({
+    wall,
+    kind: "window",
+    at: feet(at),
+    width: feet(3),
+    height: feet(5, 6),
+    sill: inches(30),
+    mount: "flange",
+    lap: inches(3),
+  });
+  const door = (wall: string, at: number, width = 3) => ({
+    wall,
+    kind: "door",
+    at: feet(at),
+    width: feet(width),
+    height: feet(7),
+    sill: feet(0),
+    mount: "inside",
+    lap: feet(0),
+  });
+  return jobOf(
+    "Pellam depot",
+    "Depot",
+    {
+      length: feet(66),
+      width: feet(22),
+      wallHeight: feet(12),
+      stud: "2×6",
+      blockingRows: 1,
+      roof: "gable",
+      rise: 8,
+      overhang: feet(3),
+      gableOverhang: feet(2),
+      rafterSpacing: inches(24),
+      collar: "every",
+      ceiling: "every",
+      covering: "boards",
+      siding: "clapboard",
+      sidingBoard: "1×6",
+      exposure: inches(4.5),
+      casings: true,
+      cornerBoards: true,
+      foundation: "piers",
+      groundDepth: feet(3),
+      openings: [
+        window("front", 6),
+        door("front", 12),
+        window("front", 18),
+        window("front", 26),
+        door("front", 33),
+        window("front", 40),
+        door("front", 50, 7),
+        door("front", 60, 7),
+        window("back", 10),
+        window("back", 22),
+        door("back", 33),
+        window("back", 44),
+        door("back", 56, 7),
+        window("left", 7),
+        window("left", 15),
+        window("right", 7),
+        window("right", 15),
+      ],
+      wings: [{ kind: "platform", side: "front", at: feet(-6), length: feet(78), depth: feet(10), height: feet(0) }],
+    },
+    { place: "On the main at Pellam, its bay towards the track.", spotLength: 300, spotDepth: 130, era: "Summer 1909" },
+  );
+}
