@@ -5,6 +5,7 @@ import type { StructureDesign } from "../job";
 import {
   buildingLayout,
   buildsOf,
+  facetWords,
   facetsOf,
   interruptionsOf,
   trueShape,
@@ -52,7 +53,7 @@ export function buildingSheets(s: StructureDesign, pieces: readonly Piece[]): Na
 function buildTemplate(s: StructureDesign, pieces: readonly Piece[], b: BuildingBuild, l: BuildingLayout): Drawing {
   const sticks = s.resolved.sticks.filter(b.has);
   const shift = cornerShift(sticks, b);
-  const base = template(s, pieces, { sticks, view: { ...b, id: "side" }, shift });
+  const base = template(s, pieces, { sticks, view: { ...b, id: "side" }, shift, aside: b.kind !== "cladding" });
   if (b.kind !== "wall") return base;
   const wall = l.parts.flatMap((p) => p.walls).find((w) => w.name === b.id)!;
   const inside = l.v.faceUp === "inside";
@@ -148,7 +149,7 @@ function roofShapes(l: BuildingLayout): Drawing | undefined {
       entities.push(
         text(
           [put([x0, 0])[0], y - 3.2],
-          `${number}. ${part.name === "main" ? "" : `${part.name}, `}slope ${f.name}: ${printMm(y1 - y0, 2)} up the slope · ${(area / 100).toFixed(1)} cm²`,
+          `${number}. ${facetWords(part, f)}: ${printMm(y1 - y0, 2)} up the slope · ${(area / 100).toFixed(1)} cm²`,
           2.2,
           "start",
           "label",

@@ -26,6 +26,8 @@ export interface TemplateOf {
   readonly sticks: readonly Resolved[];
   readonly view: View;
   readonly shift: Vec2;
+  /** Marks stand beside the drawing with leaders, where the sticks are too thin to carry them. */
+  readonly aside?: boolean;
 }
 const shifted = (list: readonly Shown[], by: Vec2): Shown[] =>
   list.map((x) => ({
@@ -60,7 +62,9 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
     { name: "back-braces", entities: draw(back, "hidden") },
   ];
   const { min, max } = boundsOfDrawing({ layers: members });
-  const marks = [...middle, ...front, ...back].flatMap((x): Entity[] => {
+  const led = of?.aside ? marksAside(middle, min, max, (id) => mark.get(id) ?? "?") : undefined;
+  const within = led ? middle.filter((x) => !led.placed.has(x.id)) : middle;
+  const marks = [...within, ...front, ...back].flatMap((x): Entity[] => {
     const k = front.includes(x) ? -0.32 : back.includes(x) ? 0.32 : 0;
     const longest = Math.max(
       ...x.outlines.flat().map((p) => Math.abs((p[0] - x.centre[0]) * x.along[0] + (p[1] - x.centre[1]) * x.along[1])),
@@ -77,17 +81,72 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
         entities: centre === undefined ? [] : [line([centre, min[1] - 6], [centre, max[1] + 2.5], "centre")],
       },
       { name: "fence-lines", entities: fences(lying, shown) },
-      { name: "piece-marks", entities: marks },
+      { name: "piece-marks", entities: [...(led?.entities ?? []), ...marks] },
       {
         name: "dimensions",
         entities: [
-          ...across([min[0], max[1] + 9], [max[0], max[1] + 9], max[1]),
+          ...across([min[0], max[1] + 9 + (led?.above ?? 0)], [max[0], max[1] + 9 + (led?.above ?? 0)], max[1]),
           ...upright(min[0] - 9, min[1], max[1], min[0]),
           ...(s.kind.home === "front" || of ? capDimension(shown, max[1] + 4) : []),
         ],
       },
-      { name: "parts-list", entities: partsList(lying, pieces, [min[0], min[1] - 14]) },
+      { name: "parts-list", entities: partsList(lying, pieces, [min[0], min[1] - 14 - (led?.below ?? 0)]) },
     ],
+  };
+}
+
+/** Room that a row of marks takes, mm. */
+const MARK_ROW = 5.4;
+/** Marks of upright sticks over or under the drawing, of level ones at its right, each led to its stick; those that lean keep theirs on them. */
+function marksAside(
+  shown: readonly Shown[],
+  min: Vec2,
+  max: Vec2,
+  mark: (id: string) => string,
+): {
+  readonly entities: Entity[];
+  readonly placed: ReadonlySet<string>;
+  readonly above: number;
+  readonly below: number;
+} {
+  const entities: Entity[] = [];
+  const placed = new Set<string>();
+  const rows: Record<"above" | "below" | "right", number[]> = { above: [], below: [], right: [] };
+  const tall = max[1] - min[1];
+  const free = (side: "above" | "below" | "right", at: number, wide: number): number => {
+    let row = 0;
+    while (rows[side][row] !== undefined && rows[side][row]! > at - wide) row++;
+    rows[side][row] = at;
+    return row;
+  };
+  const upright = shown.filter((x) => Math.abs(x.along[1]) > 0.99).sort((a, b) => a.centre[0] - b.centre[0]);
+  for (const x of upright) {
+    const over = x.centre[1] > min[1] + tall / 2 && x.max[1] - x.min[1] < tall * 0.6;
+    const words = mark(x.id);
+    const row = free(over ? "above" : "below", x.centre[0], MARK * (1.6 + 0.56 * words.length));
+    const y = over ? max[1] + 3.4 + row * MARK_ROW : min[1] - 4 - row * MARK_ROW;
+    entities.push(
+      line([x.centre[0], over ? x.max[1] : x.min[1]], [x.centre[0], y], "thin"),
+      ...bubble([x.centre[0], y], words),
+    );
+    placed.add(x.id);
+  }
+  const level = shown
+    .filter((x) => Math.abs(x.along[0]) > 0.99 && x.max[1] - x.min[1] < 2 * MARK)
+    .sort((a, b) => a.centre[1] - b.centre[1]);
+  for (const x of level) {
+    // a short one beside an opening has room on it; long ones run to the right edge
+    if (x.max[0] < max[0] - 0.35 * (max[0] - min[0])) continue;
+    const row = free("right", x.centre[1], 2 * MARK + 0.8);
+    const at: Vec2 = [max[0] + 5 + row * 8, x.centre[1]];
+    entities.push(line([x.max[0], x.centre[1]], at, "thin"), ...bubble(at, mark(x.id)));
+    placed.add(x.id);
+  }
+  return {
+    entities,
+    placed,
+    above: rows.above.length * MARK_ROW,
+    below: rows.below.length * MARK_ROW,
   };
 }
 

@@ -2,6 +2,7 @@ import { boundsOfDrawing, line, outline, text, type Drawing, type Entity } from 
 import { turnLocal, type Piece, type Resolved } from "../frame";
 import type { Vec2 } from "../geometry";
 import type { StructureDesign } from "../job";
+import { isCladding } from "../structures";
 
 /** How much of the stick a pattern shows behind its cut, mm at least. */
 const SHOWS = 18;
@@ -76,7 +77,8 @@ export function wrapRounds(s: StructureDesign, pieces: readonly Piece[]): Drawin
   let [x, y, rowHigh] = [0, 0, 0];
   for (const p of pieces) {
     const stick = s.resolved.sticks.find((k) => k.id === p.sticks[0]);
-    if (!stick || p.shape.kind !== "strip") continue;
+    // thin boards are cut with a knife along their template
+    if (!stick || p.shape.kind !== "strip" || isCladding(stick)) continue;
     p.shape.ends.forEach((cuts, e) => {
       const compound = cuts.length > 1 || cuts.some((c) => Math.abs(c.mitre) > PLAIN && Math.abs(c.bevel) > PLAIN);
       if (!compound) return;

@@ -1,4 +1,5 @@
 import { building } from "./building";
+import { snowshed } from "./snowshed";
 import type { StructureKind } from "./kind";
 import { traced } from "./traced";
 import { trestleBent } from "./trestle";
@@ -6,7 +7,7 @@ import { truss } from "./truss";
 import { wholeTrestle } from "./whole-trestle";
 
 /** Every kind of structure Cardo can frame: a new kind is one more line here. */
-export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, truss, building, traced];
+export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, truss, building, snowshed, traced];
 
 /** The kind of that id. Errors: an id nobody registered. */
 export function kindOf(id: string): StructureKind {

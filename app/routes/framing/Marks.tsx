@@ -2,6 +2,12 @@ import type { Shown } from "core/drawing";
 import type { BoardView } from "~/board/Board";
 import { useJob } from "~/job/JobContext";
 
+/** Whether a mark would stand on another one, or beside its like. */
+function crowds([p, q, mark]: readonly [number, number, string], x: number, y: number, text: string): boolean {
+  const [dx, dy] = [Math.abs(p - x), Math.abs(q - y)];
+  return (dx < 30 && dy < 22) || (mark === text && Math.hypot(dx, dy) < 64);
+}
+
 /** Piece marks in circles on the sticks; those of braces stand off the middle, where they would cross. */
 export function Marks({
   shown,
@@ -14,7 +20,7 @@ export function Marks({
 }) {
   const { design, selected } = useJob();
   const mark = new Map(design.pieces.flatMap((p) => p.sticks.map((s) => [s, p.mark] as const)));
-  const seen: (readonly [number, number])[] = [];
+  const seen: (readonly [number, number, string])[] = [];
   return (
     <g>
       {shown
@@ -35,8 +41,8 @@ export function Marks({
             view.Y(s.centre[1] + aside * half * s.along[1]),
           ];
           // end on, or crowded: one mark is enough
-          if (length < 0.05 || seen.some((q) => Math.hypot(q[0] - x, q[1] - y) < 22)) return null;
-          seen.push([x, y]);
+          if (length < 0.05 || seen.some((q) => crowds(q, x, y, text))) return null;
+          seen.push([x, y, text]);
           const on = s.id === selected;
           const wide = 12 + 3.2 * Math.max(0, text.length - 2);
           return (

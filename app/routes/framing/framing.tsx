@@ -106,7 +106,10 @@ export default function Framing() {
     d.unit === "batter" ? printParam(paramAt(kindOf(s.kind).spec, d.param!)!, d.value) : P(d.value);
   const unit = 1 / job.design.scale.ratio;
   const centre = design.kind.centreLine(design.variant.params, design.context);
-  const height = dims.find((d) => d.id === (design.kind.id === "truss" ? "span" : "height"))?.value ?? 0;
+  const overall =
+    dims.find((d) => d.id === (design.kind.id === "truss" ? "span" : "height")) ??
+    dims.find((d) => d.id === "wallHeight");
+  const height = overall?.value ?? 0;
   const drawsDims = view === home && !build;
   const line2 = trestle && view === "side" ? groundLine(trestle, job.design.scale.ratio) : [];
   const tint = show.forces && forces?.f.ok ? forceTint(forces.f) : undefined;
@@ -118,7 +121,7 @@ export default function Framing() {
         `${M(selected.shape.overall, 2)} · ${otherModel(selected.shape.overall)} on the model`,
       ]
     : [
-        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : design.kind.id === "truss" ? "span" : design.kind.id === "trestle" ? "high at the tallest bent" : design.kind.id === "building" ? "from floor to peak" : "top of cap to foot of sill"}`,
+        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : design.kind.id === "truss" ? "span" : design.kind.id === "trestle" ? "high at the tallest bent" : design.kind.id === "building" ? (overall?.id === "height" ? "from floor to peak" : "high walls") : "top of cap to foot of sill"}`,
         `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`,
       ];
   function otherModel(mm: number): string {

@@ -1,8 +1,8 @@
 import type { Resolved } from "../../frame";
 import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build } from "../kind";
-import { facetsOf } from "./facets";
-import { rootOf, type BuildingLayout } from "./layout";
+import { facetsOf, type Facet } from "./facets";
+import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { turn } from "./place";
 import { alongOf, upslope } from "./slopes";
 import { interruptionsOf } from "./valley";
@@ -101,7 +101,7 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
         ...base,
         id: `${part.name}-cover-${f.name}`,
         kind: "cover",
-        name: `${partWords(part.name)}${words} slope${f.name.endsWith("upper") ? ", upper" : ""}${/\d$/.test(f.name) ? `, part ${f.name.slice(-1)}` : ""}, covering`,
+        name: `${facetWords(part, f)}, covering`,
         has: (s) => s.member.assembly === `${root}/roof/cover-${f.name}`,
       });
     }
@@ -122,6 +122,17 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
         has: (s) => s.member.assembly === `${root}/roof/deck`,
       });
   }
+  if (l.v.foundation === "bents")
+    out.push({
+      id: "stand-bent",
+      kind: "other",
+      name: `Bents of the stand, ${l.v.standBents} alike`,
+      part: "main",
+      right: [0, 1, 0],
+      up: [0, 0, 1],
+      eye: [1, 0, 0],
+      has: (s) => s.member.assembly === rootOf(l, "stand/bent1") && !/mudsill|pedestal/.test(s.member.role),
+    });
   l.v.wings.forEach((w, i) => {
     const flat = { right: [1, 0, 0] as const, up: [0, 1, 0] as const, eye: [0, 0, 1] as const, part: "main" };
     if (w.kind === "platform")
@@ -156,6 +167,9 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
   });
   return out;
 }
+/** A facet as people read it: "Front slope, upper". */
+export const facetWords = (part: Part, f: Facet): string =>
+  `${partWords(part.name)}${slopeWords(part.place.quarters, f.slope.side)} slope${f.name.endsWith("upper") ? ", upper" : ""}${/\d$/.test(f.name) ? `, part ${f.name.slice(-1)}` : ""}`;
 const slopeWords = (quarters: number, side: string): string => {
   const order = ["S", "E", "N", "W"];
   const names = ["Front", "Right", "Back", "Left"];

@@ -20,7 +20,7 @@ export function buildingDimensions(v: BuildingValues, ctx: Context): Dimension[]
       from: [-half, low],
       to: [half, low],
       side: "bottom",
-      tier: 1,
+      tier: 0,
       handles: [
         { param: "length", at: [half, 0], axis: [1, 0], gain: 2 },
         { param: "length", at: [-half, 0], axis: [-1, 0], gain: 2 },
@@ -61,8 +61,9 @@ export function buildingDimensions(v: BuildingValues, ctx: Context): Dimension[]
       value: o.at,
       unit: "length",
       from: [-half, low],
-      to: [at, low],
-      side: "bottom",
+      to: [at, l.mm(o.sill)],
+      // beside the opening: from the left corner to its middle
+      side: "at",
       tier: 0,
       handles: [{ param: `openings.${i}.at`, at: [at, l.mm(o.sill + o.height / 2)], axis: [1, 0], gain: 1 }],
     });

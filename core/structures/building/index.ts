@@ -11,7 +11,7 @@ import { BuildingParams, buildingSpec, type BuildingValues } from "./parameters"
 export { buildingLayout, type BuildingLayout, type Part, type Wall } from "./layout";
 export { facetsOf, trueShape, type Facet } from "./facets";
 export { interruptionsOf } from "./valley";
-export { buildsOf, isCladding, type BuildingBuild } from "./builds";
+export { buildsOf, facetWords, isCladding, type BuildingBuild } from "./builds";
 export type { BuildingValues } from "./parameters";
 
 const ROOFS: Readonly<Record<BuildingValues["roof"], string>> = {

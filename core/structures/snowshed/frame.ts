@@ -1,0 +1,442 @@
+import type { Contact, Face, Frame } from "../../frame";
+import { addScaled, cross, dot, normalize, planeAt, sub, type Vec3 } from "../../geometry";
+import { prototype, toModel } from "../../units";
+import { builder, type Builder } from "../builder";
+import type { Context } from "../kind";
+import { timberOf, type Timber } from "../timber";
+import { placeAt, radiusOfDegree, type Alignment, type Place } from "../whole-trestle/alignment";
+import type { SnowshedValues } from "./parameters";
+
+/** Everything a snowshed's frame, dimensions and jigs share. Model mm; z = 0 is the top of the mudsills. */
+export interface SnowshedLayout {
+  readonly v: SnowshedValues;
+  readonly places: readonly Place[];
+  readonly mm: (p: number) => number;
+  readonly curved: boolean;
+  readonly t: Readonly<
+    Record<"post" | "cap" | "rafter" | "knee" | "mudsill" | "girt" | "purlin" | "plank" | "roofPlank", Timber>
+  >;
+  /** Half the clear width, and half the cap's length. */
+  readonly half: number;
+  readonly capHalf: number;
+  readonly capTop: number;
+  readonly k: number;
+  /** A point of frame i: along the track, to its left and over the mudsills. */
+  readonly at: (i: number, along: number, left: number, z: number) => Vec3;
+}
+/** The radius in prototype mm; undefined on straight track. */
+export function snowshedRadius(v: SnowshedValues, ratio: number): number | undefined {
+  if (v.curve === "none") return undefined;
+  if (v.curve === "model") return v.modelRadius * ratio;
+  return v.curve === "radius" ? v.radius : radiusOfDegree(v.degree) * 304.8;
+}
+
+export function snowshedLayout(v: SnowshedValues, ctx: Context): SnowshedLayout {
+  const mm = (n: number): number => toModel(ctx.scale, prototype(n));
+  const timber = (n: string): Timber => timberOf(n, ctx.stock(n));
+  const radius = snowshedRadius(v, ctx.scale.ratio);
+  const length = mm(v.bays * v.bay);
+  const alignment: Alignment = {
+    length,
+    curve: [0, radius === undefined ? 0 : length],
+    curvature: radius === undefined ? 0 : (v.hand === "left" ? 1 : -1) / mm(radius),
+    grade: 0,
+  };
+  const places = Array.from({ length: v.bays + 1 }, (_, i) => placeAt(alignment, mm(v.bay) * i));
+  const t = {
+    post: timber(v.post),
+    cap: timber(v.cap),
+    rafter: timber(v.rafter),
+    knee: timber(v.knee),
+    mudsill: timber(v.mudsill),
+    girt: timber(v.girt),
+    purlin: timber(v.purlin),
+    plank: timber(v.plank),
+    roofPlank: timber(v.roofPlank),
+  };
+  const half = mm(v.clear) / 2;
+  return {
+    v,
+    places,
+    mm,
+    curved: radius !== undefined,
+    t,
+    half,
+    capHalf: half + t.post.v + mm(v.over),
+    capTop: mm(v.height) + t.cap.v,
+    k: v.rise / 12,
+    at: (i, along, left, z) => {
+      const p = places[i]!;
+      const q = addScaled(addScaled(p.at, p.along, along), p.left, left);
+      return [q[0], q[1], z];
+    },
+  };
+}
+const butt = (a: string, end: 0 | 1, b: string, face: Face, contact: Contact = "face") =>
+  ({ kind: "butt", id: `${a}>${b.slice(b.indexOf("/") + 1)}`, a, end, b, face, contact }) as const;
+
+/** Frames, what ties them along the track, and planks: every bay a chord. Errors: none that check does not say. */
+export function snowshedFrame(v: SnowshedValues, ctx: Context): Frame {
+  const l = snowshedLayout(v, ctx);
+  const b = builder(ctx.structure);
+  l.places.forEach((_, i) => oneFrame(b, ctx, l, i));
+  for (let i = 0; i < v.bays; i++) bayOf(b, ctx, l, i);
+  return b.frame();
+}
+const frameRoot = (ctx: Context, i: number): string => `${ctx.structure}/frame${i + 1}`;
+
+function oneFrame(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void {
+  const { t, v, mm } = l;
+  const root = frameRoot(ctx, i);
+  const place = l.places[i]!;
+  const high = mm(v.height);
+  const at = (left: number, z: number): Vec3 => l.at(i, 0, left, z);
+  const stick = (
+    id: string,
+    role: string,
+    letter: string,
+    timber: Timber,
+    a: Vec3,
+    c: Vec3,
+    up: Vec3,
+    seat: readonly ["centre" | "+", "centre"],
+    square: boolean | readonly [boolean, boolean],
+  ) => b.stick({ id: `${root}/${id}`, assembly: root, role, letter, timber, a, b: c, up, seat, square }).id;
+  const cap = stick(
+    "cap",
+    "cap",
+    "C",
+    t.cap,
+    at(-l.capHalf, l.capTop),
+    at(l.capHalf, l.capTop),
+    [0, 0, 1],
+    ["+", "centre"],
+    true,
+  );
+  const zt = (left: number): number => l.capTop + l.k * (l.capHalf - Math.abs(left));
+  const rafters = ([1, -1] as const).map((side) => {
+    const name = side > 0 ? "left" : "right";
+    const post = stick(
+      `post/${name}`,
+      "post",
+      "P",
+      t.post,
+      at(side * (l.half + t.post.v / 2), 0),
+      at(side * (l.half + t.post.v / 2), high),
+      place.left,
+      ["centre", "centre"],
+      [true, false],
+    );
+    b.join(butt(post, 1, cap, "-v", t.post.w <= t.cap.w + 1e-6 ? "face" : "line"));
+    const length = l.half * 0.5;
+    const sill = b.stick({
+      id: `${root}/mudsill/${name}`,
+      assembly: root,
+      role: "mudsill",
+      letter: "D",
+      timber: t.mudsill,
+      a: l.at(i, -length / 2, side * (l.half + t.post.v / 2), 0),
+      b: l.at(i, length / 2, side * (l.half + t.post.v / 2), 0),
+      up: place.left,
+      seat: ["centre", "+"],
+      square: true,
+    }).id;
+    b.join({
+      kind: "bearing",
+      id: `${post}>mudsill`,
+      a: post,
+      b: sill,
+      aFace: "end0",
+      bFace: "+w",
+      contact: t.post.v <= t.mudsill.v + 1e-6 ? "face" : "line",
+    });
+    const reach = mm(v.kneeReach);
+    if (reach > 0) {
+      const knee = stick(
+        `knee/${name}`,
+        "knee brace",
+        "N",
+        t.knee,
+        at(side * l.half, high - reach),
+        at(side * (l.half - reach), high),
+        [place.left[0] * side, place.left[1] * side, 1],
+        ["centre", "centre"],
+        false,
+      );
+      const fits = t.knee.w <= Math.min(t.post.w, t.cap.w) + 1e-6 ? "face" : "line";
+      b.join(butt(knee, 0, post, side > 0 ? "-v" : "+v", fits));
+      b.join(butt(knee, 1, cap, "-v", fits));
+    }
+    const rafter = stick(
+      `rafter/${name}`,
+      "rafter",
+      "R",
+      t.rafter,
+      at(side * l.capHalf, zt(l.capHalf)),
+      at(0, zt(0)),
+      [0, 0, 1],
+      ["+", "centre"],
+      false,
+    );
+    b.join(butt(rafter, 0, cap, "+v", t.rafter.w <= t.cap.w + 1e-6 ? "face" : "line"));
+    return rafter;
+  });
+  b.join({
+    kind: "mitre",
+    id: `${rafters[0]!}>right`,
+    a: rafters[0]!,
+    end: 1,
+    b: rafters[1]!,
+    bEnd: 1,
+    contact: "face",
+  });
+  if (v.kingPost) {
+    const king = stick(
+      "king",
+      "king post",
+      "K",
+      t.knee,
+      at(0, l.capTop),
+      at(0, zt(0) - t.rafter.v),
+      place.left,
+      ["centre", "centre"],
+      false,
+    );
+    b.join(butt(king, 0, cap, "+v", t.knee.w <= t.cap.w + 1e-6 ? "face" : "line"));
+    rafters.forEach((r) => b.join(butt(king, 1, r, "-v", "gap")));
+  }
+  b.datums[`${root}/plane`] = planeAt(place.at, place.along);
+  b.datums[`${root}/back`] = planeAt(place.at, [-place.along[0], -place.along[1], 0]);
+}
+
+/** Girts, purlins and planks of a bay: between two frames that need not be parallel. */
+function bayOf(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void {
+  const { t, v, mm } = l;
+  const root = `${ctx.structure}/bay${i + 1}`;
+  const chord = normalize(sub(l.at(i + 1, 0, 0, 0), l.at(i, 0, 0, 0)));
+  const across: Vec3 = [-chord[1], chord[0], 0];
+  const open = i >= v.bays - v.openBays;
+  const contact: Contact = l.curved ? "line" : "face";
+  const high = mm(v.height);
+  for (const side of [1, -1] as const) {
+    const name = side > 0 ? "left" : "right";
+    const outer = l.half + t.post.v;
+    const out: Vec3 = [across[0] * side, across[1] * side, 0];
+    // the wall's plane: outside of every corner of both posts that stands in this bay
+    const corners = [
+      l.at(i, 0, side * outer, 0),
+      l.at(i, t.post.w / 2, side * outer, 0),
+      l.at(i + 1, 0, side * outer, 0),
+      l.at(i + 1, -t.post.w / 2, side * outer, 0),
+    ];
+    const d = Math.max(...corners.map((p) => dot(out, p)));
+    const onWall = (p: Vec3): Vec3 => addScaled(p, out, d - dot(out, p));
+    const girts: string[] = [];
+    for (let r = 1; r <= v.girts; r++) {
+      const z = (high * r) / (v.girts + 1);
+      const id = `${root}/girt/${name}${r}`;
+      const [p, q] = [onWall(l.at(i, 0, side * outer, z)), onWall(l.at(i + 1, 0, side * outer, z))];
+      // its +w looks to the right of the track
+      b.stick({
+        id,
+        assembly: root,
+        role: "girt",
+        letter: "G",
+        timber: t.girt,
+        a: p,
+        b: q,
+        up: [0, 0, 1],
+        seat: ["centre", side > 0 ? "-" : "+"],
+      });
+      b.join(butt(id, 0, `${frameRoot(ctx, i)}/post/${name}`, "-w", contact));
+      b.join(butt(id, 1, `${frameRoot(ctx, i + 1)}/post/${name}`, "+w", contact));
+      girts.push(id);
+    }
+    if (!open && (v.planked === "both" || v.planked === name)) wallPlanks(b, ctx, l, i, side, out, d, girts, high);
+    // the slope's plane: over every corner of both rafters' tops
+    const up: Vec3 = normalize([-out[0], -out[1], l.k]);
+    const n = side > 0 ? cross(up, chord) : cross(chord, up);
+    const up_n: Vec3 = n[2] > 0 ? n : [-n[0], -n[1], -n[2]];
+    const zt = (left: number): number => l.capTop + l.k * (l.capHalf - left);
+    const tops = [0, l.capHalf].flatMap((left) => [
+      l.at(i, 0, side * left, zt(left)),
+      l.at(i, t.rafter.w / 2, side * left, zt(left)),
+      l.at(i + 1, 0, side * left, zt(left)),
+      l.at(i + 1, -t.rafter.w / 2, side * left, zt(left)),
+    ]);
+    const dn = Math.max(...tops.map((p) => dot(up_n, p)));
+    const onSlope = (p: Vec3): Vec3 => [p[0], p[1], p[2] + (dn - dot(up_n, p)) / up_n[2]];
+    const purlins: string[] = [];
+    for (let r = 1; r <= v.purlins; r++) {
+      // the feet of the rafters are cut level: the lowest purlin stands where they are whole
+      const low = l.capHalf - t.rafter.v / Math.sin(Math.atan(l.k));
+      const left = low - (((low - t.purlin.w * 2) * (r - 1)) / Math.max(1, v.purlins - 1)) * 0.96;
+      const id = `${root}/purlin/${name}${r}`;
+      const [p, q] = [onSlope(l.at(i, 0, side * left, zt(left))), onSlope(l.at(i + 1, 0, side * left, zt(left)))];
+      b.stick({
+        id,
+        assembly: root,
+        role: "purlin",
+        letter: "U",
+        timber: t.purlin,
+        a: p,
+        b: q,
+        up: up_n,
+        seat: ["+", "centre"],
+      });
+      // of the left rafter -w looks along the track, of the right one +w
+      const fits = t.purlin.v <= t.rafter.v + 1e-6 ? contact : "line";
+      b.join(butt(id, 0, `${frameRoot(ctx, i)}/rafter/${name}`, side > 0 ? "-w" : "+w", fits));
+      b.join(butt(id, 1, `${frameRoot(ctx, i + 1)}/rafter/${name}`, side > 0 ? "+w" : "-w", fits));
+      purlins.push(id);
+    }
+    if (!open && v.roofed) roofPlanks(b, ctx, l, i, { side, out, up, n: up_n, d: dn, chord, purlins });
+  }
+}
+
+/** How far along a bay's chord a plank of it may reach: to where both frames' planes cut the plank's plane, and a little more. */
+function reachOf(l: SnowshedLayout, i: number, chord: Vec3, lefts: readonly number[]): readonly [number, number] {
+  const along = (k: number, left: number): number => dot(chord, l.at(k, 0, left, 0));
+  return [Math.min(...lefts.map((x) => along(i, x))), Math.max(...lefts.map((x) => along(i + 1, x)))];
+}
+function trims(b: Builder, ctx: Context, i: number, id: string, which: readonly [boolean, boolean]): void {
+  if (which[0])
+    b.join({ kind: "trim", id: `${id}/from`, a: id, datum: `${frameRoot(ctx, i)}/back`, as: "length", contact: "gap" });
+  if (which[1])
+    b.join({
+      kind: "trim",
+      id: `${id}/to`,
+      a: id,
+      datum: `${frameRoot(ctx, i + 1)}/plane`,
+      as: "length",
+      contact: "gap",
+    });
+}
+
+function wallPlanks(
+  b: Builder,
+  ctx: Context,
+  l: SnowshedLayout,
+  i: number,
+  side: 1 | -1,
+  out: Vec3,
+  d: number,
+  girts: readonly string[],
+  high: number,
+): void {
+  const { plank } = l.t;
+  const root = `${ctx.structure}/bay${i + 1}`;
+  const name = side > 0 ? "left" : "right";
+  const chord = normalize(sub(l.at(i + 1, 0, 0, 0), l.at(i, 0, 0, 0)));
+  const outer = l.half + l.t.post.v;
+  const [from, to] = reachOf(l, i, chord, [side * outer, side * (outer + plank.w + 0.5)]);
+  const count = Math.max(1, Math.ceil((to - from - 0.02) / plank.v));
+  for (let r = 0; r < count; r++) {
+    const s = from + (r + 0.5) * plank.v;
+    const base: Vec3 = addScaled(addScaled([0, 0, 0], chord, s), out, d + plank.w / 2);
+    const id = `${root}/plank/${name}${r + 1}`;
+    b.stick({
+      id,
+      assembly: root,
+      role: "plank",
+      letter: "W",
+      timber: plank,
+      a: base,
+      b: [base[0], base[1], high],
+      up: chord,
+      square: true,
+    });
+    trims(b, ctx, i, id, [r === 0, r >= count - 2]);
+    // width along the chord: +w looks to the left of the track
+    for (const g of [girts[0]!, girts[girts.length - 1]!])
+      b.join({
+        kind: "bearing",
+        id: `${id}>${g.split("/").pop()}`,
+        a: id,
+        b: g,
+        aFace: side > 0 ? "-w" : "+w",
+        bFace: side > 0 ? "-w" : "+w",
+        contact: r === 0 || r >= count - 2 ? "gap" : "line",
+      });
+    if (r === 0 || r >= count - 2)
+      for (const k of [i, i + 1])
+        b.join({
+          kind: "bearing",
+          id: `${id}>post${k + 1}`,
+          a: id,
+          b: `${frameRoot(ctx, k)}/post/${name}`,
+          aFace: "-w",
+          bFace: "+v",
+          contact: "gap",
+        });
+  }
+}
+
+interface SlopeOf {
+  readonly side: 1 | -1;
+  readonly out: Vec3;
+  readonly up: Vec3;
+  readonly n: Vec3;
+  readonly d: number;
+  readonly chord: Vec3;
+  readonly purlins: readonly string[];
+}
+function roofPlanks(b: Builder, ctx: Context, l: SnowshedLayout, i: number, s: SlopeOf): void {
+  const { roofPlank } = l.t;
+  const root = `${ctx.structure}/bay${i + 1}`;
+  const name = s.side > 0 ? "left" : "right";
+  const eave = l.capHalf + roofPlank.v / 2;
+  const [from, to] = reachOf(l, i, s.chord, [0, s.side * eave]);
+  const count = Math.max(1, Math.ceil((to - from - 0.02) / roofPlank.v));
+  const middle = l.at(i, 0, 0, 0);
+  const far = l.at(i + 1, 0, 0, 0);
+  const peak: Vec3 = [(middle[0] + far[0]) / 2, (middle[1] + far[1]) / 2, 0];
+  const ridge = `${root}/ridge-${name}`;
+  b.datums[ridge] = planeAt(peak, [-s.out[0], -s.out[1], 0]);
+  const base = dot(s.out, peak);
+  for (let r = 0; r < count; r++) {
+    const x = from + (r + 0.5) * roofPlank.v;
+    const at = (left: number): Vec3 => {
+      const p = addScaled(addScaled([0, 0, 0], s.chord, x), s.out, base + left);
+      return [p[0], p[1], (s.d - s.n[0] * p[0] - s.n[1] * p[1]) / s.n[2]];
+    };
+    const id = `${root}/roof-plank/${name}${r + 1}`;
+    // up the slope with its width along the track: where +w looks is where it lies on, or away
+    const inward = dot(cross(s.up, s.chord), s.n) > 0;
+    b.stick({
+      id,
+      assembly: root,
+      role: "roof plank",
+      letter: "RD",
+      timber: roofPlank,
+      a: at(eave),
+      b: at(0),
+      up: s.chord,
+      seat: ["centre", inward ? "-" : "+"],
+      square: [true, false],
+    });
+    b.join({ kind: "trim", id: `${id}/ridge`, a: id, datum: ridge, as: "end1", contact: "gap" });
+    trims(b, ctx, i, id, [r === 0, r >= count - 2]);
+    for (const p of [s.purlins[0]!, s.purlins[s.purlins.length - 1]!])
+      b.join({
+        kind: "bearing",
+        id: `${id}>${p.split("/").pop()}`,
+        a: id,
+        b: p,
+        aFace: inward ? "-w" : "+w",
+        bFace: "+v",
+        contact: r === 0 || r >= count - 2 ? "gap" : "line",
+      });
+    if (r === 0 || r >= count - 2)
+      for (const k of [i, i + 1])
+        b.join({
+          kind: "bearing",
+          id: `${id}>rafter${k + 1}`,
+          a: id,
+          b: `${frameRoot(ctx, k)}/rafter/${name}`,
+          aFace: inward ? "-w" : "+w",
+          bFace: "+v",
+          contact: "gap",
+        });
+  }
+}
