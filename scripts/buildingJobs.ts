@@ -69,6 +69,40 @@ export function framedToolHouse(): JobDoc {
   );
 }
 
+/** The snowshed below the summit: every bay a chord of the curve. */
+export function curvedSnowshed(): JobDoc {
+  const job = emptyJob("Snowshed on the summit curve");
+  const s = newStructure("snowshed", "shed", "Snowshed", {
+    curve: "model",
+    modelRadius: 762,
+    hand: "right",
+    bays: 7,
+    openBays: 2,
+    clear: feet(18),
+  });
+  s.variants[0]!.name = "On the curve";
+  return {
+    ...job,
+    brief: {
+      ...job.brief,
+      railroad,
+      place: "On the curve below the summit, over the one track.",
+      spotLength: 300,
+      spotDepth: 110,
+      track: "over",
+      era: "Winter 1909",
+      decisions: [
+        {
+          id: "open",
+          what: "The last two bays stand open",
+          reason: "So that the frames and the train are seen; the story is a shed under repair.",
+        },
+      ],
+    },
+    structures: [s],
+  };
+}
+
 /** The mine's ore bin: planked inside heavy posts on battered bents. */
 export function oreBin(): JobDoc {
   return jobOf("Ore bin at the Notch mine", "Ore bin", start("Ore bin"), {
@@ -132,6 +166,7 @@ export function depot(): JobDoc {
       cornerBoards: true,
       foundation: "piers",
       groundDepth: feet(3),
+      floorBlocking: 2,
       openings: [
         window("front", 6),
         door("front", 12),

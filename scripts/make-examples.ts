@@ -14,7 +14,7 @@ import { readDxf } from "../core/sources";
 import { emptyTrace, usualOrder, type Trace, type TracedParams } from "../core/structures";
 import { feet, inches } from "../core/units";
 import { planSheet } from "./planSheet";
-import { depot, framedToolHouse, oreBin } from "./buildingJobs";
+import { curvedSnowshed, depot, framedToolHouse, oreBin } from "./buildingJobs";
 import { summitTrestle, howeJob } from "./wholeJobs";
 import { flatFront, FRONT, photograph, photoKeystone, PHOTO } from "./toolHouse";
 
@@ -386,5 +386,6 @@ write("summit-curve-trestle", summitTrestle(), {});
 write("howe-truss", howeJob(), {});
 write("tool-house-framed", framedToolHouse(), {});
 write("ore-bin", oreBin(), {});
+write("snowshed-on-the-curve", curvedSnowshed(), {});
 write("depot", depot(), {});
 write("empty-job", { ...emptyJob("Empty job"), brief: { ...emptyJob("").brief, railroad } }, {});

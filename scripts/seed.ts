@@ -13,6 +13,7 @@ if (!existsSync(stamp)) {
     "tool-house",
     "snowshed",
     "depot",
+    "snowshed-on-the-curve",
     "ore-bin",
     "tool-house-framed",
     "howe-truss",

@@ -14,6 +14,7 @@ import {
   type BuildingValues,
 } from "../structures";
 import { printFeetInches, printMm, toPrototype, model } from "../units";
+import { cardMockup } from "./mockup";
 import { template } from "./template";
 import type { NamedDrawing } from "./trestleSheets";
 import { wrapRounds } from "./wrapRound";
@@ -46,7 +47,21 @@ export function buildingSheets(s: StructureDesign, pieces: readonly Piece[]): Na
   out.push({ what: "gauge strips and squares", drawing: gauges(l) });
   const wraps = wrapRounds(s, pieces);
   if (wraps) out.push({ what: "wrap-round patterns", drawing: wraps });
+  if (l.main.walls.length > 0) out.push({ what: "card mock-up", drawing: cardMockup(l) });
   return out;
+}
+
+/** A template of everything of a structure that is put together by itself. */
+export function buildSheets(s: StructureDesign, pieces: readonly Piece[]): NamedDrawing[] {
+  return (s.kind.builds?.(s.variant.params, s.context) ?? [])
+    .filter((b) => s.resolved.sticks.some(b.has))
+    .map((b) => {
+      const sticks = s.resolved.sticks.filter(b.has);
+      return {
+        what: b.name,
+        drawing: template(s, pieces, { sticks, view: { ...b, id: "side" }, shift: cornerShift(sticks, b) }),
+      };
+    });
 }
 
 /** Sticks of a build as they lie on the bench, the drawing's lower left corner near 0, 0. */
@@ -55,8 +70,8 @@ function buildTemplate(s: StructureDesign, pieces: readonly Piece[], b: Building
   const shift = cornerShift(sticks, b);
   const base = template(s, pieces, { sticks, view: { ...b, id: "side" }, shift, aside: b.kind !== "cladding" });
   if (b.kind !== "wall") return base;
-  const wall = l.parts.flatMap((p) => p.walls).find((w) => w.name === b.id)!;
-  const inside = l.v.faceUp === "inside";
+  const wall = [...l.parts.flatMap((p) => p.walls), ...l.partitions].find((w) => w.name === b.id)!;
+  const inside = dot(wall.e, b.right) < 0;
   const s0 = dot(wall.origin, b.right) + shift[0];
   const at = (x: number): number => s0 + (inside ? -x : x);
   const z0 = shift[1];
@@ -67,14 +82,10 @@ function buildTemplate(s: StructureDesign, pieces: readonly Piece[], b: Building
       outline(rectangle(x0, g.sill + z0, x1 - x0, g.head - g.sill), "hidden"),
       line([x0, g.sill + z0], [x1, g.head + z0], "thin"),
       line([x0, g.head + z0], [x1, g.sill + z0], "thin"),
-      text(
-        [(x0 + x1) / 2, (g.sill + g.head) / 2 + z0 + 1],
-        `${printMm(g.to - g.from, 2)} × ${printMm(g.head - g.sill, 2)}`,
-        1.8,
-        "middle",
-        "label",
+      // three short lines, to be read between the jacks
+      ...["rough", `${(g.to - g.from).toFixed(2)} ×`, printMm(g.head - g.sill, 2)].map((words, n) =>
+        text([(x0 + x1) / 2, (g.sill + g.head) / 2 + z0 + 1.6 - 2.3 * n], words, 1.5, "middle", "label"),
       ),
-      text([(x0 + x1) / 2, (g.sill + g.head) / 2 + z0 - 2], "rough opening", 1.6, "middle"),
     ];
   });
   // layout marks: where each upright's middle stands from the left corner

@@ -2,7 +2,7 @@ import { paginate, toDxf, toPdf, toSvg, type PagePlan, type PaperId, type PdfFon
 import { designHash, shortHash, type Design, type StructureDesign } from "../job";
 import { feet, prototype, scaleLabel, toModel } from "../units";
 import { singleSheet, template } from "./template";
-import { buildingSheets } from "./buildingSheets";
+import { buildSheets, buildingSheets } from "./buildingSheets";
 import { trestleSheets, type NamedDrawing } from "./trestleSheets";
 
 /** One jig of a job: a template with the words that go in its title block. */
@@ -52,7 +52,9 @@ const drawingsOf = (s: StructureDesign, d: Design): NamedDrawing[] =>
     ? trestleSheets(s, d.pieces)
     : s.kind.id === "building"
       ? buildingSheets(s, d.pieces)
-      : [{ what: "template", drawing: template(s, d.pieces) }];
+      : s.kind.builds
+        ? buildSheets(s, d.pieces)
+        : [{ what: "template", drawing: template(s, d.pieces) }];
 
 /** Pages of a sheet on a paper. */
 export const pagesOf = (s: JigSheet, paper: PaperId): PagePlan => paginate(s.drawing, paper, s.words);

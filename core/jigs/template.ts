@@ -48,7 +48,9 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
   const shown = shifted(elevation(lying, look), of?.shift ?? [0, 0]);
   const mark = new Map(pieces.flatMap((p) => p.sticks.map((id) => [id, p.mark] as const)));
   // what lies in the plane of the bent is built on the template; what laps on its faces goes on after it is lifted off
-  const lapped = new Set(s.resolved.frame.joints.filter((j) => j.kind === "lap").map((j) => wholeId(j.a)));
+  const lapped = new Set(
+    of?.aside ? [] : s.resolved.frame.joints.filter((j) => j.kind === "lap").map((j) => wholeId(j.a)),
+  );
   const middle = shown.filter((x) => !lapped.has(wholeId(x.id)));
   const depth = Math.max(...middle.map((x) => x.near), -Infinity);
   const faces = shown.filter((x) => lapped.has(wholeId(x.id)));
@@ -159,7 +161,7 @@ function bubble(at: Vec2, words: string): Entity[] {
 
 /** Strips fixed against the outer posts, one post section wide, clear of what crosses. */
 function fences(sticks: readonly Resolved[], shown: readonly Shown[]): Entity[] {
-  const posts = shown.filter((s) => /post$/.test(s.role) && s.role !== "end post");
+  const posts = shown.filter((s) => /post$/.test(s.role) && !/^(end|king|rail) post$/.test(s.role));
   const out: Entity[] = [];
   for (const side of [-1, 1]) {
     const reach = (p: (typeof posts)[number]): number => side * p.centre[0];

@@ -1,7 +1,8 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
 import { ChevronDownIcon } from "@heroicons/react/20/solid";
 import { newStructure, type StructureDoc } from "core/job";
-import { KINDS } from "core/structures";
+import { compressBuilding, KINDS, type BuildingValues } from "core/structures";
+import { toast } from "sonner";
 import { chosenVariant, useJob } from "~/job/JobContext";
 
 /** Which structure and which of its variants is on the board, and how to add, rename or drop one. */
@@ -9,10 +10,12 @@ export function VariantBar({
   structure: s,
   which,
   setWhich,
+  compare,
 }: {
   structure: StructureDoc;
   which: number;
   setWhich: (n: number) => void;
+  compare: () => void;
 }) {
   const job = useJob();
   const v = chosenVariant(s);
@@ -33,6 +36,36 @@ export function VariantBar({
       });
       x.chosen = id;
     });
+  // a copy made to fit the measured spot, beside the one it was made from
+  const fit = (): void => {
+    const { spotLength, spotDepth, scale } = job.doc.brief;
+    if (spotLength <= 0 && spotDepth <= 0) {
+      toast.error("The spot is not measured: write its length and depth on the Brief first.");
+      return;
+    }
+    const made = compressBuilding(v.params as unknown as BuildingValues, {
+      length: spotLength * scale.ratio,
+      depth: spotDepth * scale.ratio,
+    });
+    if (made.given.length === 0) {
+      toast.success("It fits the spot as it is.");
+      return;
+    }
+    const [refused] = job.edit("Fit a copy into the spot", (d) => {
+      const x = d.structures.find((y) => y.id === s.id)!;
+      const id = `v${crypto.randomUUID().slice(0, 6)}`;
+      x.variants.push({
+        ...structuredClone(JSON.parse(JSON.stringify(v))),
+        id,
+        name: "Fitted to the spot",
+        reason: `Given up: ${made.given.join(" ")}`.slice(0, 1900),
+        params: structuredClone(made.values),
+      });
+      x.chosen = id;
+    });
+    if (refused) toast.error(refused);
+    else compare();
+  };
   const add = (kind: string, name: string, values = {}): void => {
     job.edit(
       `Frame a ${name.toLowerCase()}`,
@@ -71,6 +104,13 @@ export function VariantBar({
               Copy as a variant
             </button>
           </MenuItem>
+          {s.kind === "building" && (
+            <MenuItem>
+              <button className={item} onClick={fit}>
+                Fit a copy into the spot
+              </button>
+            </MenuItem>
+          )}
           {s.variants.length > 1 && (
             <MenuItem>
               <button

@@ -353,7 +353,7 @@ export default function Framing() {
               ))}
             </ul>
           )}
-          <VariantBar structure={s} which={which} setWhich={setWhich} />
+          <VariantBar structure={s} which={which} setWhich={setWhich} compare={() => setComparing(true)} />
         </div>
         <SidePanel
           label="Ticket and parameters"

@@ -14,7 +14,7 @@ export interface BuildingBuild extends Build {
   readonly part: string;
 }
 const CLAD = /^(board|batten|clapboard|corner board|casing|coping)$/;
-const COVER = /^(roof board|roof sheet)$/;
+const COVER = /^(roof board|roof sheet|ridge cap)$/;
 export const isCladding = (s: Resolved): boolean => CLAD.test(s.member.role) || COVER.test(s.member.role);
 const negate = (v: Vec3): Vec3 => [-v[0], -v[1], -v[2]];
 const capital = (s: string): string => s[0]!.toUpperCase() + s.slice(1);
@@ -122,6 +122,17 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
         has: (s) => s.member.assembly === `${root}/roof/deck`,
       });
   }
+  for (const w of l.partitions)
+    out.push({
+      id: w.name,
+      kind: "wall",
+      part: "main",
+      name: capital(w.name.replace(/(\d+)/, " $1")),
+      right: w.e,
+      up: [0, 0, 1],
+      eye: w.n,
+      has: (s) => s.member.assembly === rootOf(l, w.name),
+    });
   if (l.v.foundation === "bents")
     out.push({
       id: "stand-bent",

@@ -82,6 +82,38 @@ export function buildingCheck(v: BuildingValues): string[] {
     if (v.floor !== "under") out.push("A heavy stand carries a floor: set the floor to framed under the walls.");
     out.push(...standFaults(v));
   }
+  v.partitions.forEach((p, i) => {
+    const room = 2 * s.wall + inches(6);
+    if (p.at < room || p.at > v.length - room)
+      out.push(
+        `Partition ${i + 1} stands ${fi(p.at)} from the left end; inside there is room from ${fi(room)} to ${fi(v.length - room)}.`,
+      );
+    v.partitions.slice(0, i).forEach((q, n) => {
+      if (Math.abs(q.at - p.at) < 2 * s.wall)
+        out.push(`Partitions ${n + 1} and ${i + 1} stand in each other; part them by ${fi(2 * s.wall)}.`);
+    });
+    const edge = s.wall + s.beside + s.thick + inches(1);
+    if (p.door && (p.doorAt - p.doorWidth / 2 < edge || p.doorAt + p.doorWidth / 2 > v.width - edge))
+      out.push(
+        `The doorway of partition ${i + 1} reaches its ends; keep it between ${fi(edge)} and ${fi(v.width - edge)} from the front.`,
+      );
+    if (p.door && v.wallHeight < inches(82) + s.plates + nominalMm(v.header).width)
+      out.push(`Walls of ${fi(v.wallHeight)} are too low for a doorway in partition ${i + 1}.`);
+    if (v.floor === "lift")
+      out.push(
+        "A floor that lifts out cannot pass partitions that stand to the plates: frame it under the walls, or take them out.",
+      );
+    if (v.wallBrace === "inside")
+      out.push("Braces on the inside of the walls stand where partitions meet them; let them in.");
+    if (v.lined || v.locating)
+      out.push("Lining and locating strips stand where partitions meet the walls; take out one or the other.");
+  });
+  if (v.lined && v.wallBrace === "inside")
+    out.push("Braces on the inside of the walls stand where they are lined; let them in, or leave them out.");
+  if (v.lined && v.locating)
+    out.push("A roof's locating strips slip inside the walls, where they are lined; leave out one or the other.");
+  if (v.lined && v.roof === "flat")
+    out.push("A flat roof's ledgers lie on the inside of the walls, where they are lined; leave out the lining.");
   out.push(...openingFaults(v), ...roofFaults(v), ...wingFaults(v));
   return out;
 }
@@ -162,6 +194,25 @@ function roofFaults(v: BuildingValues): string[] {
       "Braces on the inside of the studs stand where a flat roof's ledgers lie; let them in, or leave them out.",
     );
   if (!sloped(v)) return out;
+  const rafterDepth = 0.4 * nominalMm(v.rafter).width;
+  v.roofHoles.forEach((h, i) => {
+    const { length } = wallOf(v, h.side);
+    const turnedAt = isHip(v) || eaveSide(v, h.side) || (v.roof === "shed" && h.side === "front");
+    if (!turnedAt)
+      return void out.push(
+        `Chimney ${i + 1} stands on the ${h.side} side, which has no slope; choose a side with an eave.`,
+      );
+    const half = h.width / 2 + v.rafterSpacing;
+    if (h.at - half < 0 || h.at + half > length)
+      out.push(
+        `Chimney ${i + 1} is too near the end of its slope: from the ${h.side} wall's corners it needs ${fi(half)}.`,
+      );
+    const under = (h.inward - h.length / 2) * (v.rise / 12) - rafterDepth;
+    if (v.ceiling !== "none" && under < nominalMm(v.ceilingJoist).width + inches(3))
+      out.push(`Chimney ${i + 1} is headed off lower than the ceiling joists; move it further in.`);
+    if (h.inward - h.length / 2 < nominalMm(v.stud).width + inches(4))
+      out.push(`Chimney ${i + 1} reaches over the wall; move it in.`);
+  });
   const fascia = v.fascia === "board" ? nominalMm(v.fasciaSize).thickness : 0;
   if (v.overhang < fascia + (fascia > 0 ? inches(1) : 0))
     out.push(
@@ -233,6 +284,14 @@ function wingFaults(v: BuildingValues): string[] {
           `${wing} meets the main roof in valleys, which need ${fi(room)} of eave on both sides; move it from the corner, or lower its plates so that it ends against the wall.`,
         );
       const run = v.roof === "saltbox" ? runOf(v, w.side) : (v.ridgeAlong === "width" ? v.length : v.width) / 2;
+      // the long valley runs on from its corner to the main ridge
+      const [lo, hi] = (v.ridgeAlong === "width" ? w.side === "right" : w.side === "front")
+        ? [w.at + w.length - run, w.at + w.length]
+        : [w.at, w.at + run];
+      if (lo < feet(1) || hi > wall.length - feet(1))
+        out.push(
+          `${wing}'s long valley would meet the main ridge past its end; move the wing by ${fi(Math.max(feet(1) - lo, hi - wall.length + feet(1)))}.`,
+        );
       if (w.length / 2 > run - feet(1))
         out.push(
           `${wing} is ${fi(w.length)} wide; its ridge would come within a foot of the main one. Make it at most ${fi(2 * (run - feet(1)))} wide.`,
@@ -583,6 +642,14 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return roof && v.seenRoof && (v.covering === "boards" || v.covering === "spaced");
     case "roofBoardSpacing":
       return roof && v.seenRoof && v.covering === "spaced";
+    case "partitions":
+      return walls;
+    case "roofHoles":
+      return roof && v.roof !== "gambrel";
+    case "caps":
+      return roof && v.roof !== "shed" && v.covering !== "none";
+    case "capBoard":
+      return v.caps && roof && v.covering !== "none";
     case "shingle":
       return roof || wings;
     case "roofSheet":

@@ -1,12 +1,14 @@
 import type { Member } from "../../frame";
-import { dot, normalize, planeAt, type Vec2, type Vec3 } from "../../geometry";
+import { addScaled, dot, normalize, planeAt, type Vec2, type Vec3 } from "../../geometry";
 import { model } from "../../units";
 import type { Builder } from "../builder";
+import { rest } from "./cladding";
 import { boardBreaks, holds } from "./floor";
+import { holePlanes, roofHolesOf } from "./roofHoles";
 import { boundPlane, facetsOf, leftAt, onFacet, rightAt, trueShape, type Bound, type Facet } from "./facets";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { inverse, move, placed, turn } from "./place";
-import { alongOf, upslope } from "./slopes";
+import { alongOf, slopePlane, upslope } from "./slopes";
 import type { Interruption } from "./valley";
 
 /** A rafter as the covering meets it: where it stands along the eave, and from where to where inward. */
@@ -39,6 +41,8 @@ function raftersUnder(b: Builder, l: BuildingLayout, part: Part, f: Facet): Unde
   const endwise = f.slope.side === "S" || f.slope.side === "N";
   const n = placedNormal(part, f);
   const o = move(part.place, onFacet(part, f.slope, 0, 0));
+  const holes = part === l.main ? roofHolesOf(l).filter((h) => h.side === f.slope.side) : [];
+  const ids = new Set(b.members.map((m) => m.id));
   return b.members
     .filter((m) => m.id.startsWith(prefix) && /rafter|jack/.test(m.role))
     .flatMap((m): Under[] => {
@@ -53,7 +57,19 @@ function raftersUnder(b: Builder, l: BuildingLayout, part: Part, f: Facet): Unde
             : f.slope.side === "E"
               ? part.p[1] - w[0]
               : w[0] - part.p[0];
-      return [{ id: m.id, x: sign * (endwise ? p[0] : p[1]), from: inward(p), to: inward(q) }];
+      const x = sign * (endwise ? p[0] : p[1]);
+      // of a rafter that a chimney has cut, the part that is left
+      const cut = holes.find((h) => x > h.x[0] - l.t.rafter.w && x < h.x[1] + l.t.rafter.w);
+      const over = m.id.endsWith("-over");
+      const headed = cut !== undefined && (over || ids.has(`${m.id}-over`));
+      return [
+        {
+          id: m.id,
+          x,
+          from: headed && over ? cut.inward[1] : inward(p),
+          to: headed && !over ? cut.inward[0] : inward(q),
+        },
+      ];
     })
     .sort((s, t) => s.x - t.x);
 }
@@ -89,6 +105,7 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       name: local.datum(`${root}/${left ? "left" : "right"}${i + 1}`, boundPlane(part, f.slope, x, left)),
     }));
   const [lefts, rights] = [bounds(f.left, true), bounds(f.right, false)];
+  const holes = part === l.main ? roofHolesOf(l).filter((h) => h.side === f.slope.side) : [];
   for (let i = 0; i < rows; i++) {
     const d0 = i * step;
     const d1 = Math.min(d0 + board.v, length);
@@ -110,11 +127,18 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       mm(v.roofBoardLength),
       i,
     );
-    breaks.slice(1).forEach((end, j) => {
-      const start = breaks[j]!;
+    const opened = holes.filter((h) => h.inward[0] <= i0 + NEAR && h.inward[1] >= i1 - NEAR);
+    const pieces = breaks.slice(1).flatMap((end, j) =>
+      rest(
+        [breaks[j]!, end],
+        opened.map((h) => h.x),
+      ),
+    );
+    pieces.forEach(([start, end], j) => {
       const id = `${root}/board/${i + 1}-${j + 1}`;
-      const slantedL = j === 0 && active(f.left, i0, i1, true).some((k) => f.left[k]!.m !== 0);
-      const slantedR = j === breaks.length - 2 && active(f.right, i0, i1, false).some((k) => f.right[k]!.m !== 0);
+      const slantedL = start === breaks[0] && active(f.left, i0, i1, true).some((k) => f.left[k]!.m !== 0);
+      const slantedR =
+        end === breaks[breaks.length - 1] && active(f.right, i0, i1, false).some((k) => f.right[k]!.m !== 0);
       const ends: Member["ends"] = [
         slantedL ? undefined : { kind: "square", beyond: 0 },
         slantedR ? undefined : { kind: "square", beyond: 0 },
@@ -140,10 +164,44 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       if (ripped) b.join({ kind: "trim", id: `${id}/rip`, a: id, datum: `${root}/top`, as: "length", contact: "gap" });
       if (broken && i === 0)
         b.join({ kind: "trim", id: `${id}/foot`, a: id, datum: `${root}/foot`, as: "length", contact: "gap" });
+      for (const h of holes)
+        if (
+          !opened.includes(h) &&
+          h.inward[0] < i1 - NEAR &&
+          h.inward[1] > i0 + NEAR &&
+          h.x[0] < end - NEAR &&
+          h.x[1] > start + NEAR
+        )
+          b.join({
+            kind: "notch",
+            id: `${id}>${h.name}`,
+            a: id,
+            b: under[0]!.id,
+            contact: "gap",
+            faces: holePlanes(b, l, f.slope, h),
+          });
       const inner = (u: Under): boolean =>
         u.x > Math.max(leftAt(f, i0), leftAt(f, i1), start) - half &&
         u.x < Math.min(rightAt(f, i0), rightAt(f, i1), end) + half;
       const usable = own.filter(inner);
+      // the last strip may lie between the rafters' ends and the ridge, which they are shortened for
+      const onRidge = f.to - i0 < t.ridge.w && ripped;
+      if (onRidge) {
+        const prefix = `${rootOf(l, part.name)}/roof/`;
+        for (const m of b.members.filter(
+          (x) => x.id === `${prefix}ridge` || (x.id.startsWith(`${root}/board/${i}-`) && i > 0),
+        ))
+          b.join({
+            kind: "bearing",
+            id: `${id}>${m.id.slice(prefix.length)}`,
+            a: id,
+            b: m.id,
+            aFace: "-v",
+            bFace: "+v",
+            contact: "gap",
+          });
+        return;
+      }
       holds(
         usable.map((u) => u.x),
         board.v,
@@ -233,9 +291,80 @@ function sheetOn(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: rea
       bevel,
       thickness,
       stock: "sheet",
-      holes: [],
+      holes: (part === l.main ? roofHolesOf(l).filter((h) => h.side === f.slope.side) : []).map((h) => {
+        const at = (inward: number): number => (inward - f.from) * Math.hypot(1, f.slope.k);
+        return {
+          name: h.name,
+          outline: [
+            [h.x[0], at(h.inward[0])],
+            [h.x[1], at(h.inward[0])],
+            [h.x[1], at(h.inward[1])],
+            [h.x[0], at(h.inward[1])],
+          ],
+          bevel: [0, 0, 0, 0],
+        };
+      }),
     },
   });
   const on = under[Math.floor(under.length / 2)];
   if (on) b.join({ kind: "bearing", id: `${id}>rafter`, a: id, b: on.id, aFace: "-w", bFace: "+v", contact: "line" });
+}
+
+/** Boards along a ridge, one to each slope, on the covering: their upper edges meet in the plumb plane over it. */
+export function ridgeCaps(b: Builder, l: BuildingLayout): void {
+  const { v, t, main: part } = l;
+  if (!v.caps || !v.seenRoof || (v.covering !== "boards" && v.covering !== "sheet")) return;
+  const local = placed(b, part.place);
+  const lift = v.covering === "sheet" ? v.roofSheet : t.roofBoard.w;
+  for (const f of facetsOf(l, part, [])) {
+    const ridged = f.slope.side === "S" || f.slope.side === "N";
+    if (!ridged || (f.to < part.peak[0] - part.q[0] - 1e-6 && f.slope.side === "S" && part.roof !== "saltbox"))
+      continue;
+    if (
+      part.roof === "hipdeck" ||
+      part.roof === "shed" ||
+      part.roof === "lean" ||
+      (part.roof === "gambrel" && !f.name.endsWith("upper"))
+    )
+      continue;
+    const [x0, x1] = [leftAt(f, f.to), rightAt(f, f.to)];
+    if (x1 - x0 < t.capBoard.v) continue;
+    const up = upslope(f.slope);
+    const n = slopePlane(part, f.slope).n;
+    const over = (lift + t.capBoard.w) * f.slope.k;
+    const at = (x: number): Vec3 => addScaled(addScaled(onFacet(part, f.slope, x, f.to), up, over), n, lift);
+    const root = `${rootOf(l, part.name)}/roof/cover-${f.name}`;
+    const id = `${root}/cap`;
+    local.stick({
+      id,
+      assembly: root,
+      role: "ridge cap",
+      letter: "RC",
+      timber: t.capBoard,
+      a: at(x0),
+      b: at(x1),
+      up,
+      seat: ["+", "-"],
+      square: true,
+    });
+    b.join({
+      kind: "trim",
+      id: `${id}/top`,
+      a: id,
+      datum: local.datum(`${root}/cap-top`, planeAt(onFacet(part, f.slope, 0, f.to), [up[0], up[1], 0])),
+      as: "length",
+      contact: "gap",
+    });
+    const boards = b.members.filter((m) => m.id.startsWith(`${root}/board/`) || m.id === `${root}/sheet`);
+    for (const m of boards.slice(-8))
+      b.join({
+        kind: "bearing",
+        id: `${id}>${m.id.slice(root.length + 1)}`,
+        a: id,
+        b: m.id,
+        aFace: "-w",
+        bFace: "+w",
+        contact: "gap",
+      });
+  }
 }

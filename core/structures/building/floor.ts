@@ -201,7 +201,7 @@ export function floors(b: Builder, l: BuildingLayout): void {
   if (v.floor === "none") return;
   const list: readonly Part[] = v.floor === "lift" ? [l.main] : l.parts;
   for (const part of list) {
-    const braces = v.wallBrace === "inside" ? l.t.brace.w : 0;
+    const braces = (v.wallBrace === "inside" ? l.t.brace.w : 0) + (v.lined ? l.t.lining.w : 0);
     const inset =
       v.floor === "lift"
         ? Math.max(l.wall + braces, v.foundation === "none" ? 0 : Math.max(l.t.sillBeam.v, l.t.pier.v)) + v.floorPlay
@@ -225,7 +225,7 @@ export function floors(b: Builder, l: BuildingLayout): void {
 export function solesOnFloor(b: Builder, l: BuildingLayout): void {
   if (l.v.floor !== "under") return;
   for (const part of l.parts)
-    for (const w of part.walls) {
+    for (const w of part === l.main ? [...part.walls, ...l.partitions] : part.walls) {
       const planks = b.members.filter(
         (m) => m.id.startsWith(`${rootOf(l, part.name)}/floor/plank/`) && m.body.shape === "straight",
       );

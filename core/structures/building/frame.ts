@@ -3,7 +3,7 @@ import { builder } from "../builder";
 import type { Context } from "../kind";
 import { canopies } from "./canopy";
 import { cladding } from "./cladding";
-import { covering } from "./covering";
+import { covering, ridgeCaps } from "./covering";
 import { bargeBoards, fascias } from "./eaves";
 import { flatRoof } from "./flat";
 import { floors, solesOnFloor } from "./floor";
@@ -15,8 +15,10 @@ import { buildingLayout } from "./layout";
 import type { BuildingValues } from "./parameters";
 import { placed } from "./place";
 import { lining } from "./lining";
+import { locatingStrips } from "./locating";
 import { platforms } from "./platform";
 import { stand } from "./stand";
+import { headOff } from "./roofHoles";
 import { roofKit } from "./slopes";
 import { interruptionsOf, valleys } from "./valley";
 import { frameWall } from "./walls";
@@ -27,6 +29,7 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   const b = builder(ctx.structure);
   floors(b, l);
   for (const part of l.parts) for (const w of part.walls) frameWall(b, l, w);
+  for (const w of l.partitions) frameWall(b, l, w);
   joinWalls(b, l);
   solesOnFloor(b, l);
   if (v.foundation === "bents") stand(b, l);
@@ -41,12 +44,15 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
     else if (part.roof !== "none") gableRoof(k, own);
   }
   for (const c of cuts) valleys(b, l, c);
+  headOff(b, l);
   for (const part of l.parts) {
     const own = part === l.main ? cuts : [];
     fascias(b, l, part, own);
     bargeBoards(b, l, part);
     covering(b, l, part, own);
   }
+  ridgeCaps(b, l);
+  locatingStrips(b, l);
   platforms(b, l);
   canopies(b, l);
   lining(b, l);

@@ -210,7 +210,7 @@ function lookouts(
   const half = l.t.rafter.w / 2;
   for (const right of [false, true]) {
     const o = overs[right ? 1 : 0];
-    if (o <= l.t.rafter.w + 1 || stations.length < 3) continue;
+    if (o <= l.t.rafter.w + 0.2 || stations.length < 3) continue;
     const inner = right ? stations[stations.length - 2]! : stations[1]!;
     const [e, n] = right ? [stations.length, stations.length - 1] : [1, 2];
     slopes.forEach((s, i) => {
@@ -444,7 +444,7 @@ export function shedRoof(k: RoofKit): void {
     const end = i === 0 ? "W" : i === stations.length - 1 ? "E" : undefined;
     if (end) ends[end].push({ id, q: [part.q[0], part.q[1]], under: (q) => planeZ(s, q - part.q[0]) - deep });
   });
-  if (overs > t.rafter.w + 1 && stations.length > 2) {
+  if (overs > t.rafter.w + 0.2 && stations.length > 2) {
     place(part.p[0] - overs + t.rafter.w / 2, "barge-left", true);
     place(part.p[1] + overs - t.rafter.w / 2, "barge-right", true);
     lookouts(k, [s], stations, [overs, overs], [width]);

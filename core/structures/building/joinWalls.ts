@@ -66,4 +66,23 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
             });
     }
   }
+  // partitions end against the inside of the front and back walls
+  const ends = ["front", "back"].map((n) =>
+    b.members.filter((m) => new RegExp(`^${rootOf(l, n)}/(sole|plate)/`).test(m.id)),
+  );
+  for (const w of l.partitions)
+    for (const m of b.members.filter((x) => new RegExp(`^${rootOf(l, w.name)}/(sole|plate)/`).test(x.id)))
+      ends.forEach((list, i) =>
+        list.forEach((o) =>
+          b.join({
+            kind: "bearing",
+            id: `${m.id}>${o.id.slice(l.ctx.structure.length + 1)}`,
+            a: m.id,
+            b: o.id,
+            aFace: i === 0 ? "end0" : "end1",
+            bFace: "-v",
+            contact: "gap",
+          }),
+        ),
+      );
 }

@@ -98,6 +98,7 @@ export interface Timbers {
   readonly stringer: Timber;
   readonly tread: Timber;
   readonly lining: Timber;
+  readonly capBoard: Timber;
 }
 export interface BuildingLayout {
   readonly v: BuildingValues;
@@ -106,6 +107,8 @@ export interface BuildingLayout {
   readonly t: Timbers;
   readonly parts: readonly Part[];
   readonly main: Part;
+  /** Walls across the main part, from inside to inside. */
+  readonly partitions: readonly Wall[];
   /** Thickness of a wall's framing, and of its plates. */
   readonly wall: number;
   readonly plate: number;
@@ -144,6 +147,7 @@ const NAMED: Readonly<Record<Timbers extends infer T ? keyof T : never, keyof Bu
   stringer: "stringer",
   tread: "tread",
   lining: "lining",
+  capBoard: "capBoard",
 };
 /** The parameters that name a size, with the timber made of it. */
 export const SIZES = Object.values(NAMED);
@@ -187,6 +191,7 @@ export function buildingLayout(v: BuildingValues, ctx: Context): BuildingLayout 
     ...base,
     main,
     parts: [main, ...wings],
+    partitions: partitionsOf(base, main),
     floorDepth: under,
     clad: cladThickness(v, t, mm),
     ground: (x, y) => -depth - ((x - x0) * v.groundFall) / 100 - ((y - y0) * v.groundBack) / 100,
@@ -201,6 +206,43 @@ function cladThickness(v: BuildingValues, t: Timbers, mm: (x: number) => number)
       : t.siding.w + (v.siding === "batten" ? t.batten.w : 0);
   return Math.max(own, v.cornerBoards ? t.cornerBoard.w : 0);
 }
+/** Partitions seen from the right end: they run from the front wall's inside to the back wall's. */
+function partitionsOf(l: Base, main: Part): Wall[] {
+  const { v, mm } = l;
+  if (main.walls.length === 0) return [];
+  const front = -mm(v.width) / 2 + l.wall;
+  const length = mm(v.width) - 2 * l.wall;
+  // under the joists of a flat roof and their ledgers
+  const top = mm(v.wallHeight) - (v.roof === "flat" ? l.t.rafter.v + l.t.lookout.v : 0);
+  const posts = v.framing === "posts";
+  const header = posts ? l.t.girt.w : v.openingFrame === "jacks" ? l.t.header.v : l.t.stud.w;
+  const room = top - l.plate * (posts ? 1 : v.topPlates) - header;
+  return v.partitions.map((p, i): Wall => {
+    const x = -mm(v.length) / 2 + mm(p.at) + l.wall / 2;
+    const at = mm(p.doorAt) - l.wall;
+    const half = mm(p.doorWidth) / 2;
+    return {
+      name: `partition${i + 1}`,
+      side: "E",
+      through: false,
+      origin: [x, front, 0],
+      e: [0, 1, 0],
+      n: [1, 0, 0],
+      length,
+      from: 0,
+      to: length,
+      thick: l.wall,
+      top,
+      gaps: p.door
+        ? [{ name: "doorway", door: true, from: at - half, to: at + half, sill: 0, head: Math.min(mm(DOORWAY), room) }]
+        : [],
+      seen: true,
+    };
+  });
+}
+/** Height of a partition's doorway, prototype mm: a door of 6 ft 8 in and its head jamb. */
+const DOORWAY = 82 * 25.4;
+
 type Base = Pick<BuildingLayout, "v" | "ctx" | "mm" | "t" | "wall" | "plate">;
 
 /** The slope over an eave: its seat is as wide as the plate, or narrower so that two thirds of the rafter's depth are left. Source of the rule: common practice. */

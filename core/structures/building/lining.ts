@@ -1,6 +1,7 @@
 import { planeAt } from "../../geometry";
 import type { Builder } from "../builder";
 import { rest } from "./cladding";
+import { planeZ } from "./slopes";
 import { onWall, rootOf, type BuildingLayout } from "./layout";
 
 /** Planks on the inside of every wall from the floor up: a bin's sides. End walls' stand between those of the long walls. */
@@ -13,16 +14,26 @@ export function lining(b: Builder, l: BuildingLayout): void {
       const root = rootOf(l, w.name);
       const inset = l.wall + (w.through ? 0 : plank.w);
       const range = [inset, w.length - inset] as const;
-      const rows = Math.ceil((w.top - 1e-6) / plank.v);
+      // up to the plates, which the rafters hang beside
+      const plates = w.top - l.plate * (v.framing === "posts" ? 1 : v.topPlates);
+      // inside a shed's high wall they hang lower
+      const shed = part.roof === "shed" && w.side === "N" ? part.slopes.S! : undefined;
+      const hangs = shed
+        ? planeZ(shed, part.q[1] - part.q[0] - l.wall - plank.w) - t.rafter.v * Math.hypot(1, shed.k)
+        : plates;
+      const high = Math.min(plates, hangs);
+      const rows = Math.ceil((high - 1e-6) / plank.v);
       const behind = b.members.filter(
         (m) => m.id.startsWith(`${root}/`) && /post|stud|sole|sill|top plate/.test(m.role),
       );
       const top = `${root}/lining-top`;
-      b.datums[top] = planeAt([0, 0, w.top], [0, 0, 1]);
+      b.datums[top] = planeAt([0, 0, high], [0, 0, 1]);
+      let last: readonly string[] = [];
       for (let i = 0; i < rows; i++) {
         const [z0, z1] = [i * plank.v, (i + 1) * plank.v];
-        if (w.top - z0 < 0.25) break;
-        const cut = w.gaps.filter((g) => (g.door ? 0 : g.sill) <= z0 + 1e-6 && g.head >= Math.min(z1, w.top) - 1e-6);
+        if (high - z0 < 0.25) break;
+        const cut = w.gaps.filter((g) => (g.door ? 0 : g.sill) <= z0 + 1e-6 && g.head >= Math.min(z1, high) - 1e-6);
+        const row: string[] = [];
         rest(
           range,
           cut.map((g) => [g.from, g.to]),
@@ -40,8 +51,19 @@ export function lining(b: Builder, l: BuildingLayout): void {
             up: [0, 0, 1],
             square: true,
           });
-          if (z1 > w.top + 1e-6)
+          if (z1 > high + 1e-6)
             b.join({ kind: "trim", id: `${id}/rip`, a: id, datum: top, as: "length", contact: "gap" });
+          row.push(id);
+          for (const below of last)
+            b.join({
+              kind: "bearing",
+              id: `${id}>${below.split("/").pop()}`,
+              a: id,
+              b: below,
+              aFace: "-v",
+              bFace: "+v",
+              contact: "gap",
+            });
           for (const m of behind)
             b.join({
               kind: "bearing",
@@ -70,6 +92,7 @@ export function lining(b: Builder, l: BuildingLayout): void {
             });
           }
         });
+        last = row;
       }
     }
 }

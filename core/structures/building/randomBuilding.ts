@@ -88,6 +88,16 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     cornerBoards: fc.boolean(),
     casings: fc.boolean(),
     skirt: pick(0, feet(1)),
+    caps: fc.boolean(),
+    locating: pick(false, false, true),
+    lined: pick(false, false, false, true),
+    partitions: fc.array(fc.record({ at: ft(4, 20), door: fc.boolean(), doorAt: ft(4, 8), doorWidth: ft(2.5, 3.5) }), {
+      maxLength: 1,
+    }),
+    roofHoles: fc.array(
+      fc.record({ side: pick(...SIDES), at: ft(4, 20), inward: ft(2, 8), width: ft(1, 2.5), length: ft(1, 2.5) }),
+      { maxLength: 1 },
+    ),
     seenRoof: pick(true, true, true, false),
     seenFront: pick(true, true, true, false),
     seenLeft: pick(true, true, true, false),
@@ -101,6 +111,8 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       upperRise: v.rise * upper,
       openings: [] as OpeningRow[],
       wings: [] as WingRow[],
+      partitions: [],
+      roofHoles: [],
     } as unknown as BuildingValues;
     if (out.fascia === "board" && out.overhang < inches(4)) out = { ...out, overhang: feet(1) };
     // one after another, whatever goes together with what is there
@@ -115,5 +127,20 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
         out = more;
         break;
       }
+    for (const p of v.partitions) {
+      const more = { ...out, partitions: [p] } as BuildingValues;
+      if (buildingCheck(more).length === buildingCheck(out).length) out = more;
+    }
+    // whether rafters run on beside a chimney is known only once they are laid out: well inside the slope they do
+    const safe = out.roof === "gable" || out.roof === "shed";
+    for (const h of v.roofHoles) {
+      const more = { ...out, roofHoles: [h] } as BuildingValues;
+      const run = (out.roof === "shed" ? 1 : 0.5) * (out.ridgeAlong === "width" ? out.length : out.width);
+      const long = out.ridgeAlong === "width" ? out.width : out.length;
+      const near = 2 * out.rafterSpacing + h.width;
+      if (!safe || out.wings.length > 0 || h.inward + h.length + feet(1) > run || h.at < near || h.at > long - near)
+        continue;
+      if (buildingCheck(more).length === buildingCheck(out).length) out = more;
+    }
     return out;
   });

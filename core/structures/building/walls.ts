@@ -235,7 +235,8 @@ function sheetWall(k: WallKit, full: readonly Upright[], foot: number, under: nu
 
 /** From where to where the upper of two plates runs: over the corners of an end wall, between them on the others; where the plates are level with each other. */
 export function lappedPlate(l: BuildingLayout, w: Wall): readonly [number, number] {
-  const part = l.parts.find((p) => p.walls.includes(w))!;
+  const part = l.parts.find((p) => p.walls.includes(w));
+  if (!part) return [w.from, w.to];
   const level = part.walls.every((x) => Math.abs(x.top - w.top) < NEAR);
   if (!level) return [w.from, w.to];
   if (!w.through) return [0, w.length];

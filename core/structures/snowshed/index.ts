@@ -161,7 +161,15 @@ export const snowshed: StructureKind = {
         s.member.assembly === `${ctx.structure}/bay1` &&
         new RegExp(`/(girt|plank)/${side > 0 ? "left" : "right"}`).test(s.member.id),
     });
-    return [frame, bay(1), bay(-1)];
+    const plan = {
+      id: "posts",
+      name: "Plan of the posts",
+      right: [1, 0, 0] as const,
+      up: [0, 1, 0] as const,
+      eye: [0, 0, 1] as const,
+      has: (s: { member: { role: string } }) => s.member.role === "post" || s.member.role === "mudsill",
+    };
+    return [frame, plan, bay(1), bay(-1)];
   },
   remarks: (p) => remarks(p as SnowshedValues),
   describe: (p) => {
