@@ -141,7 +141,8 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
             [0, wing.q[1]],
           ]
     ).map(([p, q]) => alongWall(w, move(wing.place, [p!, q!, 0])));
-    const cover = v.covering === "none" ? 0 : Math.max(t.roofBoard.w, v.roofSheet) * Math.hypot(1, v.rise / 12) + 0.4;
+    const cover =
+      v.covering === "none" && v.seenRoof ? 0 : Math.max(t.roofBoard.w, v.roofSheet) * Math.hypot(1, v.rise / 12) + 0.4;
     holes.push({
       id: wing.name,
       from: Math.min(...ends) - l.clad,
@@ -151,7 +152,7 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
     });
     if (!wing.valley) {
       // its eaves reach past its walls
-      const out = mm(wing.roof === "lean" ? v.gableOverhang : v.overhang);
+      const out = mm(wing.roof === "lean" ? v.gableOverhang : v.overhang) + cover + 0.2;
       const s = wing.slopes.S!;
       const lowest = planeZ(s, wing.roof === "lean" ? 0 : -mm(v.overhang)) - deep(s.k) - t.fascia.v;
       holes.push({
@@ -182,7 +183,7 @@ function behindOf(b: Builder, l: BuildingLayout, part: Part, w: Wall): Behind[] 
     // flush with the outside of the framing
     if (Math.abs(box.inward[0]) > 1e-4) return [];
     // these are not as their box is, or look another way: to touch is enough
-    const notched = l.v.wallBrace === "letin" && /stud|post|cripple/.test(m.role);
+    const notched = l.v.wallBrace === "letin" && /stud|post|cripple|blocking|girt/.test(m.role);
     const slants = notched || others || /gable|brace/.test(m.role);
     return [{ id: m.id, s: box.s, z: box.z, ...(slants ? { slants } : {}) }];
   });
@@ -260,6 +261,8 @@ interface Laid {
   readonly touch?: { readonly s: readonly [number, number]; readonly z: readonly [number, number] };
   /** The course under it or the boards before it, which hold it where nothing behind does. */
   readonly below?: readonly Behind[];
+  /** The second course holds the first, which may lie on nothing. */
+  readonly onFirst?: boolean;
   /** The face of what is behind that it lies on. */
   readonly on?: "+v" | "-w";
 }
@@ -309,7 +312,7 @@ function lay(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind
       bFace: x.on ?? "+v",
       contact: m.slants ? "gap" : "line",
     });
-  if (firm.length === 0)
+  if (firm.length === 0 || x.onFirst)
     for (const m of x.below ?? [])
       if (x.upright || (m.s[0] < x.s[1] - LEAST && m.s[1] > x.s[0] + LEAST))
         b.join({
@@ -512,6 +515,7 @@ function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Be
           z: lapped ? [ripped ? edge : edge - 1e-3, edge] : [z0, Math.min(z1, f.head)],
         },
         below,
+        onFirst: i === 1,
       });
       row.push({ id, s: [s0, s1], z: [z0, z1] });
       if (cut)

@@ -185,11 +185,14 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
         u.x < Math.min(rightAt(f, i0), rightAt(f, i1), end) + half;
       const usable = own.filter(inner);
       // the last strip may lie between the rafters' ends and the ridge, which they are shortened for
-      const onRidge = f.to - i0 < t.ridge.w && ripped;
+      const onRidge = f.to - i0 < t.ridge.w && ripped && part.roof !== "shed";
       if (onRidge) {
         const prefix = `${rootOf(l, part.name)}/roof/`;
         for (const m of b.members.filter(
-          (x) => x.id === `${prefix}ridge` || (x.id.startsWith(`${root}/board/${i}-`) && i > 0),
+          (x) =>
+            x.id === `${prefix}ridge` ||
+            x.id === `${prefix}ledger` ||
+            (x.id.startsWith(`${root}/board/${i}-`) && i > 0),
         ))
           b.join({
             kind: "bearing",
@@ -223,7 +226,7 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       if (usable.length === 0 || (part.roof === "hip" && i1 > f.to - t.rafter.w - NEAR)) {
         // a short board at a hip lies on nothing but the hip
         const hip = b.members.filter(
-          (m) => m.id.startsWith(`${rootOf(l, part.name)}/roof/`) && /hip|valley rafter|ridge|jack/.test(m.role),
+          (m) => m.id.startsWith(`${rootOf(l, part.name)}/roof/`) && /hip|valley rafter|ridge|jack|common/.test(m.role),
         );
         hip.forEach((m) =>
           b.join({
@@ -306,7 +309,12 @@ function sheetOn(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: rea
       }),
     },
   });
-  const on = under[Math.floor(under.length / 2)];
+  // a rafter that lies under the middle of it
+  const middle = (f.from + f.to) / 2;
+  const lies = under.filter(
+    (u) => u.from < middle && u.to > middle && u.x > leftAt(f, middle) && u.x < rightAt(f, middle),
+  );
+  const on = lies[Math.floor(lies.length / 2)] ?? under[Math.floor(under.length / 2)];
   if (on) b.join({ kind: "bearing", id: `${id}>rafter`, a: id, b: on.id, aFace: "-w", bFace: "+v", contact: "line" });
 }
 

@@ -432,6 +432,15 @@ const scaled = (o: BuildingValues["openings"][number], mm: (x: number) => number
 });
 export const wallNames = SIDES;
 
+/** How high the inside of a wall is clear of rafters, `inward` of its outside: inside a shed's high wall they hang below its plates. Never over `most`. */
+export function clearInside(l: BuildingLayout, w: Wall, inward: number, most: number): number {
+  const part = l.parts.find((p) => p.walls.includes(w));
+  const s = part?.slopes.S;
+  if (part?.roof !== "shed" || w.side !== "N" || !s) return most;
+  const run = part.q[1] - part.q[0] - inward;
+  return Math.min(most, s.plate + s.above + s.k * run - l.t.rafter.v * Math.hypot(1, s.k));
+}
+
 /** A point of a wall: along it from its left outer corner, in from its outside, over the floor. */
 export const onWall = (w: Wall, s: number, inward: number, z: number): Vec3 => [
   w.origin[0] + w.e[0] * s - w.n[0] * inward,

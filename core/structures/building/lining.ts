@@ -1,8 +1,7 @@
 import { planeAt } from "../../geometry";
 import type { Builder } from "../builder";
 import { rest } from "./cladding";
-import { planeZ } from "./slopes";
-import { onWall, rootOf, type BuildingLayout } from "./layout";
+import { clearInside, onWall, rootOf, type BuildingLayout } from "./layout";
 
 /** Planks on the inside of every wall from the floor up: a bin's sides. End walls' stand between those of the long walls. */
 export function lining(b: Builder, l: BuildingLayout): void {
@@ -16,12 +15,7 @@ export function lining(b: Builder, l: BuildingLayout): void {
       const range = [inset, w.length - inset] as const;
       // up to the plates, which the rafters hang beside
       const plates = w.top - l.plate * (v.framing === "posts" ? 1 : v.topPlates);
-      // inside a shed's high wall they hang lower
-      const shed = part.roof === "shed" && w.side === "N" ? part.slopes.S! : undefined;
-      const hangs = shed
-        ? planeZ(shed, part.q[1] - part.q[0] - l.wall - plank.w) - t.rafter.v * Math.hypot(1, shed.k)
-        : plates;
-      const high = Math.min(plates, hangs);
+      const high = clearInside(l, w, l.wall + plank.w, plates);
       const rows = Math.ceil((high - 1e-6) / plank.v);
       const behind = b.members.filter(
         (m) => m.id.startsWith(`${root}/`) && /post|stud|sole|sill|top plate/.test(m.role),

@@ -79,7 +79,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
         {
           wall: "front",
           kind: "door",
-          at: feet(35),
+          at: feet(33),
           width: feet(7),
           height: feet(8),
           sill: feet(0),

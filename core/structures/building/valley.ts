@@ -239,6 +239,8 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
           assembly: `slope-${i.side}`,
         });
         if (met) main.b.join(buttJoint(full, 0, met.valley, met.face, "gap"));
+        // a jack that begins over the plate is let down on it too
+        if (r.low && r.from < l.wall + t.rafter.v) main.b.join({ ...birdsmouthOver(main, full, s, p), contact: "gap" });
         if (!r.low) main.b.join(birdsmouthOver(main, full, s, p));
         else main.b.join(buttJoint(full, 0, r.low, r.low === long ? faces.long.main : faces.short.main, "line"));
         if (r.high) main.b.join(buttJoint(full, 1, r.high, faces.long.wing, "line"));

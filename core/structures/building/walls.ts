@@ -3,7 +3,7 @@ import { planeAt, type Vec3 } from "../../geometry";
 import { model } from "../../units";
 import type { Builder } from "../builder";
 import type { Timber } from "../timber";
-import { onCentres, onWall, rootOf, type BuildingLayout, type Gap, type Wall } from "./layout";
+import { clearInside, onCentres, onWall, rootOf, type BuildingLayout, type Gap, type Wall } from "./layout";
 
 /** An upright of a wall: the middle of its width along the wall, what it is, and from where to where it stands. */
 export interface Upright {
@@ -557,7 +557,7 @@ function braces(k: WallKit, full: readonly Upright[], foot: number, under: numbe
   if (l.v.wallBrace === "none") return;
   const t = l.t.brace;
   const inside = l.v.wallBrace === "inside";
-  if (inside) foot = 0;
+  if (inside) [foot, under] = [0, clearInside(l, w, w.thick + t.w, under)];
   const high = under - foot;
   // the sole's top and the plate's underside cut both ends; on the inside they lie on the sole
   b.datums[`${k.root}/foot`] = planeAt(onWall(w, 0, 0, foot), [0, 0, -1]);

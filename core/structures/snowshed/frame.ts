@@ -347,6 +347,17 @@ function wallPlanks(
       square: true,
     });
     trims(b, ctx, i, id, [r === 0, r >= count - 2]);
+    // a narrow last one is held by its neighbour
+    if (r > 0 && r === count - 1)
+      b.join({
+        kind: "bearing",
+        id: `${id}>beside`,
+        a: id,
+        b: `${root}/plank/${name}${r}`,
+        aFace: "-v",
+        bFace: "+v",
+        contact: "gap",
+      });
     // width along the chord: +w looks to the left of the track
     for (const g of [girts[0]!, girts[girts.length - 1]!])
       b.join({
@@ -415,6 +426,16 @@ function roofPlanks(b: Builder, ctx: Context, l: SnowshedLayout, i: number, s: S
       seat: ["centre", inward ? "-" : "+"],
       square: [true, false],
     });
+    if (r > 0 && r === count - 1)
+      b.join({
+        kind: "bearing",
+        id: `${id}>beside`,
+        a: id,
+        b: `${root}/roof-plank/${name}${r}`,
+        aFace: "-v",
+        bFace: "+v",
+        contact: "gap",
+      });
     b.join({ kind: "trim", id: `${id}/ridge`, a: id, datum: ridge, as: "end1", contact: "gap" });
     trims(b, ctx, i, id, [r === 0, r >= count - 2]);
     for (const p of [s.purlins[0]!, s.purlins[s.purlins.length - 1]!])
