@@ -123,6 +123,7 @@ export function oreBin(): JobDoc {
 /** The division's depot, 22 × 66 ft, every stick of it: for those who like to see framing, and to measure how long it takes. */
 export function depot(): JobDoc {
   const window = (wall: string, at: number) => ({
+    part: 0,
     wall,
     kind: "window",
     at: feet(at),
@@ -133,6 +134,7 @@ export function depot(): JobDoc {
     lap: inches(3),
   });
   const door = (wall: string, at: number, width = 3) => ({
+    part: 0,
     wall,
     kind: "door",
     at: feet(at),

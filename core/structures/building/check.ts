@@ -26,6 +26,15 @@ function wallSizes(v: BuildingValues): { wall: number; thick: number; plates: nu
     beside: (v.openingFrame === "jacks" ? 2 : 1) * s.thickness,
   };
 }
+/** Length of a wall and the height of its plates; undefined where a wing has none on that side. */
+function wallOfPart(v: BuildingValues, part: number, side: string): { length: number; top: number } | undefined {
+  if (part === 0) return wallOf(v, side);
+  const w = v.wings[part - 1];
+  if (!w || (w.kind !== "gable" && w.kind !== "lean")) return undefined;
+  const facing = { front: "back", back: "front", left: "right", right: "left" }[w.side];
+  if (side === facing) return undefined;
+  return { length: side === w.side ? w.length : w.depth, top: w.height };
+}
 /** Length of a wall of the main part, and the height of its plates. */
 function wallOf(v: BuildingValues, side: string): { length: number; top: number } {
   const length = side === "front" || side === "back" ? v.length : v.width;
@@ -123,9 +132,20 @@ function openingFaults(v: BuildingValues): string[] {
   const s = wallSizes(v);
   const name = (i: number): string => `Opening ${i + 1}`;
   const rows = v.openings.map((o, i) => ({ o, i, r: roughOpening(o, 0) }));
-  for (const side of SIDES) {
-    const { length, top } = wallOf(v, side);
-    const own = rows.filter((x) => x.o.wall === side).sort((a, b) => a.o.at - b.o.at);
+  rows.forEach(({ o, i }) => {
+    if (!wallOfPart(v, o.part, o.wall))
+      out.push(
+        v.wings[o.part - 1]
+          ? `${name(i)} is in the ${o.wall} wall of wing ${o.part}, which has none there; choose another wall.`
+          : `${name(i)} is in wing ${o.part}, and there is none; choose 0 for the main part.`,
+      );
+  });
+  const parts = [0, ...v.wings.map((_, n) => n + 1)];
+  for (const [side, part] of SIDES.flatMap((x) => parts.map((n) => [x, n] as const))) {
+    const wall = wallOfPart(v, part, side);
+    if (!wall) continue;
+    const { length, top } = wall;
+    const own = rows.filter((x) => x.o.wall === side && x.o.part === part).sort((a, b) => a.o.at - b.o.at);
     // a corner takes the wall beside it and what stands there
     const casing = v.casings ? nominalMm(v.casing).width : 0;
     const trim = v.siding !== "none" && v.cornerBoards ? nominalMm(v.cornerBoard).width + casing : casing + s.wall;
@@ -367,7 +387,7 @@ function crossedOpenings(v: BuildingValues, w: BuildingValues["wings"][number], 
   const low = w.height - above - (w.kind === "gable" ? v.overhang * k : 0) - room - nominalMm(v.fasciaSize).width;
   const high = w.height + above + (w.kind === "gable" ? w.length / 2 : w.depth) * k + room + inches(4);
   return v.openings.flatMap((o, n): string[] => {
-    if (o.wall !== w.side) return [];
+    if (o.wall !== w.side || o.part !== 0) return [];
     const r = roughOpening(o, 0);
     const [p, q] = [o.at - r.width / 2 - room, o.at + r.width / 2 + room];
     const inside = p > a + s.wall && q < b - s.wall;
@@ -421,7 +441,7 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
         fix: { label: `Set ${fi(feet(6, 8))}`, value: feet(6, 8) },
       });
     if (v.framing === "posts") {
-      const { length } = wallOf(v, o.wall);
+      const length = wallOfPart(v, o.part, o.wall)?.length ?? v.length;
       const bay = length / Math.max(1, Math.round(length / v.bay));
       const room = bay - nominalMm(v.post).thickness;
       if (o.width > room)

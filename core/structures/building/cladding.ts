@@ -56,6 +56,27 @@ export function cladding(b: Builder, l: BuildingLayout): void {
     }
 }
 
+/** Whether a wing stands against the long wall beside a corner, so that the end wall's cladding has no edge to cover there. */
+function wingAtCorner(l: BuildingLayout, part: Part, w: Wall, side: "left" | "right"): boolean {
+  if (part !== l.main) return false;
+  const at = onWall(w, side === "left" ? 0 : w.length, 0, 0);
+  const near = l.mm(l.v.overhang) + l.clad + l.wall;
+  return l.parts.some((wing) => {
+    if (!wing.against || wing.against === w.name) return false;
+    const ends =
+      wing.roof === "lean"
+        ? [
+            [wing.p[0], 0],
+            [wing.p[1], 0],
+          ]
+        : [
+            [0, wing.q[0]],
+            [0, wing.q[1]],
+          ];
+    return ends.some(([p, q]) => Math.hypot(...[0, 1].map((k) => move(wing.place, [p!, q!, 0])[k]! - at[k]!)) < near);
+  });
+}
+
 /** How far under a gable's slopes its cladding ends, square to them: under the lookouts, or under a barge board on the end rafter itself. */
 function gableDrop(l: BuildingLayout): number {
   if (l.mm(l.v.gableOverhang) > 0) return l.t.lookout.w;
@@ -74,9 +95,12 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
   const openLeft = w.through ? (w.side === "S" ? part.open === "W" : false) : w.side === "W" && part.open === "N";
   const openRight = w.through ? (w.side === "N" ? part.open === "W" : false) : w.side === "E" && part.open === "N";
   // an end wall's cladding covers the edges of the long walls'; corner boards stand between
-  const corner = v.cornerBoards ? t.cornerBoard.v - (w.through ? 0 : t.cornerBoard.w) : w.through ? 0 : -l.clad;
-  const from = openLeft ? (part.against ? l.clad : 0) : corner;
-  const to = w.length - (openRight ? l.clad : corner);
+  const corner = (side: "left" | "right"): number => {
+    const covers = w.through || wingAtCorner(l, part, w, side) ? 0 : 1;
+    return v.cornerBoards ? t.cornerBoard.v - covers * t.cornerBoard.w : -covers * l.clad;
+  };
+  const from = openLeft ? (part.against ? l.clad : 0) : corner("left");
+  const to = w.length - (openRight ? l.clad : corner("right"));
   const slope = part.slopes[w.side];
   const deep = (k: number): number => t.rafter.v * Math.hypot(1, k);
   const valleyed = part.valley || l.parts.some((p) => p.valley && p.against === w.name);
@@ -348,7 +372,7 @@ function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: readon
   const w = f.wall;
   for (const side of ["left", "right"] as const) {
     if (isOpen(f, side)) continue;
-    const out = w.through ? 0 : t.w;
+    const out = w.through || wingAtCorner(l, f.part, w, side) ? 0 : t.w;
     const s: readonly [number, number] = side === "left" ? [-out, t.v - out] : [w.length - t.v + out, w.length + out];
     // where a wing stands at the corner there is none
     const wings = f.holes.filter((h) => /^wing/.test(h.id) && h.from < s[1] - NEAR && h.to > s[0] + NEAR);

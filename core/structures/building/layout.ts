@@ -390,24 +390,22 @@ function wallOf(
   const [left, right] = ({ S: ["W", "E"], E: ["S", "N"], N: ["E", "W"], W: ["N", "S"] } as const)[side];
   const { v } = l;
   const seen = { front: v.seenFront, right: v.seenRight, back: v.seenBack, left: v.seenLeft }[looks];
-  const gaps =
-    part === "main"
-      ? v.openings.flatMap((o, i): Gap[] => {
-          if (o.wall !== looks) return [];
-          const r = roughOpening({ ...o, ...scaled(o, l.mm) }, v.fit);
-          const at = l.mm(o.at);
-          return [
-            {
-              name: `opening${i + 1}`,
-              door: o.kind !== "window",
-              from: at - r.width / 2,
-              to: at + r.width / 2,
-              sill: r.sill,
-              head: r.head,
-            },
-          ];
-        })
-      : [];
+  const number = part === "main" ? 0 : Number(part.replace(/\D/g, ""));
+  const gaps = v.openings.flatMap((o, i): Gap[] => {
+    if (o.wall !== looks || o.part !== number) return [];
+    const r = roughOpening({ ...o, ...scaled(o, l.mm) }, v.fit);
+    const at = l.mm(o.at);
+    return [
+      {
+        name: `opening${i + 1}`,
+        door: o.kind !== "window",
+        from: at - r.width / 2,
+        to: at + r.width / 2,
+        sill: r.sill,
+        head: r.head,
+      },
+    ];
+  });
   return {
     name,
     side,

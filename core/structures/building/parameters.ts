@@ -248,6 +248,7 @@ export const buildingSpec = {
     def: [
       { wall: "front", kind: "door", at: feet(6), width: feet(3), height: feet(7), sill: 0, mount: "inside", lap: 0 },
       {
+        part: 0,
         wall: "front",
         kind: "window",
         at: feet(16),
@@ -258,6 +259,7 @@ export const buildingSpec = {
         lap: inches(4),
       },
       {
+        part: 0,
         wall: "right",
         kind: "window",
         at: feet(8),
@@ -270,6 +272,7 @@ export const buildingSpec = {
     ],
     help: "Sizes are those of the casting; the framing makes the rough opening that its mounting needs.",
     columns: {
+      part: count({ group: openings, label: "In wing", def: 0, min: 0, max: 6, help: "0 is the main part." }),
       wall: choice({ group: openings, label: "Wall", def: "front", options: sides, help: "" }),
       kind: choice({
         group: openings,

@@ -11,6 +11,7 @@ const pick = <T>(...v: readonly T[]) => fc.constantFrom(...v);
 
 const opening: fc.Arbitrary<OpeningRow> = fc
   .record({
+    part: pick(0),
     wall: pick(...SIDES),
     kind: pick("door", "window", "window"),
     at: ft(2, 40),
@@ -127,6 +128,12 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
         out = more;
         break;
       }
+    // the last opening once more, in a wing
+    const last = v.openings[0];
+    if (last && out.wings.length > 0) {
+      const more = { ...out, openings: [...out.openings, { ...last, part: 1, at: feet(3.5) }] };
+      if (buildingCheck(more).length === buildingCheck(out).length) out = more;
+    }
     for (const p of v.partitions) {
       const more = { ...out, partitions: [p] } as BuildingValues;
       if (buildingCheck(more).length === buildingCheck(out).length) out = more;

@@ -18,6 +18,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
       groundDepth: feet(2),
       openings: [
         {
+          part: 0,
           wall: "front",
           kind: "door",
           at: feet(5),
@@ -28,6 +29,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
           lap: inches(2),
         },
         {
+          part: 0,
           wall: "front",
           kind: "window",
           at: feet(11, 6),
@@ -38,6 +40,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
           lap: inches(3),
         },
         {
+          part: 0,
           wall: "right",
           kind: "window",
           at: feet(6),
@@ -67,6 +70,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
       groundDepth: feet(4),
       openings: [
         {
+          part: 0,
           wall: "front",
           kind: "door",
           at: feet(15),
@@ -77,6 +81,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
           lap: inches(2),
         },
         {
+          part: 0,
           wall: "front",
           kind: "door",
           at: feet(33),
@@ -103,6 +108,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
       corner: "plain",
       openings: [
         {
+          part: 0,
           wall: "front",
           kind: "door",
           at: feet(4, 6),
@@ -141,6 +147,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
       standBatter: 2,
       openings: [
         {
+          part: 0,
           wall: "front",
           kind: "hatch",
           at: feet(11, 3),
@@ -151,6 +158,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
           lap: inches(2),
         },
         {
+          part: 0,
           wall: "front",
           kind: "hatch",
           at: feet(18, 9),
