@@ -14,6 +14,7 @@ import {
   paramAt,
   printParam,
   section,
+  table,
   valueAt,
   withValue,
 } from "./spec";
@@ -91,6 +92,39 @@ describe("a parameter is declared once", () => {
   });
 });
 
+describe("a table of rows", () => {
+  const rows = {
+    doors: table({
+      ...about,
+      label: "Doors",
+      noun: "door",
+      most: 2,
+      def: [{ width: feet(8), braced: true }],
+      columns: { width: span, braced: flag({ ...about, label: "Braced", def: true }) },
+    }),
+  } as const;
+  class Rows extends dto(rows) {}
+  const said = (doors: unknown): string =>
+    validateSync(Object.assign(new Rows(), { doors }))
+      .flatMap((e) => Object.values(e.constraints ?? {}))
+      .join();
+  it("passes as it starts, and its cells are read and set by path", () => {
+    const start = defaultsOf(rows);
+    expect(said(start.doors)).toBe("");
+    expect(valueAt(start, "doors.0.width")).toBe(feet(8));
+    expect(withValue(start, "doors.0.width", feet(9)).doors).toEqual([{ width: feet(9), braced: true }]);
+    expect(paramAt(rows, "doors.0.width")).toMatchObject({ type: "length", label: "Door 1, span" });
+    expect(printParam(rows.doors, start.doors)).toBe("1 door");
+  });
+  it.each([
+    [[{ width: feet(90), braced: true }], /^Doors, door 1: Span is 90′-0″; it may be from/],
+    [[{ width: feet(8) }], /door 1: Braced is either true or false/],
+    [[{ width: feet(8), braced: true, colour: 1 }], /has a column “colour”, which is not known/],
+    [[3], /door 1: is no row/],
+    ["none", /needs a list of at most 2 rows/],
+  ])("refuses %j in a sentence", (doors, words) => expect(said(doors)).toMatch(words));
+});
+
 describe("every kind of structure", () => {
   it.each(KINDS.map((k) => [k.id, k] as const))("%s: its usual values are in order and usual", (id, kind) => {
     const params = kind.initial() as Record<string, unknown>;
@@ -110,7 +144,7 @@ describe("every kind of structure", () => {
   });
   it("and none other", () =>
     expect(() => kindOf("castle")).toThrow(
-      "“castle” is no kind of structure known here; known are trestle-bent, trestle, truss, traced.",
+      "“castle” is no kind of structure known here; known are trestle-bent, trestle, truss, building, snowshed, traced.",
     ));
   it("measures in inches where it says so", () => expect(inches(12)).toBeCloseTo(feet(1), 9));
 });

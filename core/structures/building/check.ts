@@ -429,9 +429,63 @@ function runOf(v: BuildingValues, side: string): number {
   return front ? half - v.ridgeShift : half + v.ridgeShift;
 }
 
+/** Half a car's width and its height over the rail: AAR Plate C is 10 ft 8 in by 15 ft 6 in, from memory. */
+const CAR = { half: feet(5, 4), high: feet(15, 6) };
+/** How high a car's floor usually is over the rail. Common practice. */
+const CAR_FLOOR = [feet(3, 6), feet(4, 6)] as const;
+/** What a passing car, and its floor, have to say of eaves, canopies and docks. */
+function trackRemarks(v: BuildingValues): Remark[] {
+  if (v.track === "none") return [];
+  const out: Remark[] = [];
+  const reach = (name: string, depth: number, low: number, param: string): void => {
+    const clear = v.trackOff - depth;
+    if (low + v.railBelow < CAR.high && clear < CAR.half + inches(6))
+      out.push({
+        param,
+        text: `${name} comes within ${fi(Math.max(0, clear))} of the track's centre at ${fi(low + v.railBelow)} over the rail; a car takes ${fi(CAR.half)} on each side, up to ${fi(CAR.high)}. Move the track to ${fi(depth + CAR.half + inches(6))} from the wall, or shorten it.`,
+      });
+  };
+  if (sloped(v) && eaveSide(v, v.track))
+    reach(
+      "The eave",
+      v.overhang,
+      wallOf(v, v.track).top - (v.overhang * v.rise) / 12 - nominalMm(v.rafter).width,
+      "overhang",
+    );
+  v.wings.forEach((w, i) => {
+    if (w.side !== v.track) return;
+    if (w.kind === "canopy") reach(`Canopy ${i + 1}`, w.depth, w.height - w.depth / 6 - feet(1), `wings.${i}.depth`);
+    if (w.kind !== "platform") return;
+    const over = v.railBelow + w.height;
+    if (over > inches(12)) reach(`Platform ${i + 1}`, w.depth + v.plankOver, w.height, `wings.${i}.depth`);
+    if (over > feet(2) && (over < CAR_FLOOR[0] || over > CAR_FLOOR[1]))
+      out.push({
+        param: `wings.${i}.height`,
+        text: `Platform ${i + 1} is ${fi(over)} over the rail and a car's floor about 4′-0″: dock, car floor and rail do not agree.`,
+        fix: { label: "Set it level with the cars", value: feet(4) - v.railBelow },
+      });
+    if (
+      v.openings.some((o) => o.kind === "door" && o.wall === w.side && o.part === 0) &&
+      Math.abs(w.height) > inches(9)
+    )
+      out.push({
+        param: `wings.${i}.height`,
+        text: `Platform ${i + 1} lies ${fi(Math.abs(w.height))} ${w.height > 0 ? "over" : "under"} the floor that the doors behind it open on.`,
+        fix: { label: "Set it level with the floor", value: 0 },
+      });
+  });
+  return out;
+}
+
 /** What is unusual or wants a second look. */
 export function buildingRemarks(v: BuildingValues): Remark[] {
-  const out = unusual(buildingSpec, v, (p) => buildingShown(v, p));
+  const out = [...unusual(buildingSpec, v, (p) => buildingShown(v, p)), ...trackRemarks(v)];
+  if (v.interior && v.roof !== "none" && v.leftOff === "none" && !v.locating)
+    out.push({
+      param: "leftOff",
+      text: "The inside is seen, and with the last wall on neither brush nor hand reaches it: leave the roof or a wall off until it is done, or let the roof lift off.",
+      fix: { label: "The roof lifts off", value: "roof" },
+    });
   const s = wallSizes(v);
   v.openings.forEach((o, i) => {
     if (o.kind === "door" && o.height < feet(6, 8) - 1e-6)
@@ -547,6 +601,13 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "seenBack":
     case "seenLeft":
       return walls;
+    case "trackOff":
+    case "railBelow":
+      return v.track !== "none";
+    case "interior":
+      return walls;
+    case "leftOff":
+      return walls && v.interior;
     case "lining":
       return walls && v.lined;
     case "standBents":

@@ -110,7 +110,7 @@ export interface RafterSet {
   readonly at: number;
   readonly from: number;
   readonly to: number;
-  readonly timber?: Member["body"] extends infer _ ? BuildingLayout["t"]["rafter"] : never;
+  readonly timber?: BuildingLayout["t"]["rafter"];
   readonly ends?: Member["ends"];
   readonly assembly?: string;
   /** Where the plate's outside or the other end of its theoretical length is, inward, when it is not from 0 to `to`. */

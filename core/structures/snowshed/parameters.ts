@@ -20,7 +20,7 @@ export const snowshedSpec = {
     label: "Length of a bay on the centre line",
     def: feet(10),
     ...span(feet(4), feet(20), [feet(8), feet(12)]),
-    help: "",
+    help: "Centre to centre of the frames.",
   }),
   clear: length({
     group: frames,
@@ -41,7 +41,7 @@ export const snowshedSpec = {
     label: "Caps run past the posts by",
     def: feet(1),
     ...span(inches(2), feet(6), [inches(6), feet(2)]),
-    help: "",
+    help: "The rafters stand on their ends.",
   }),
   rise: numeric({
     group: frames,
@@ -51,12 +51,17 @@ export const snowshedSpec = {
     min: 2,
     max: 18,
     usual: [4, 12],
-    help: "",
+    help: "Inches in a foot of run.",
   }),
-  post: section({ group: frames, label: "Post", def: "10×10", help: "" }),
-  cap: section({ group: frames, label: "Cap", def: "10×12", help: "" }),
-  rafter: section({ group: frames, label: "Rafter", def: "8×10", help: "" }),
-  kingPost: flag({ group: frames, label: "King post under the peak", def: true, help: "" }),
+  post: section({ group: frames, label: "Post", def: "10×10", help: "Nominal inches, thickness by width." }),
+  cap: section({ group: frames, label: "Cap", def: "10×12", help: "Nominal inches, thickness by width." }),
+  rafter: section({ group: frames, label: "Rafter", def: "8×10", help: "Nominal inches, thickness by width." }),
+  kingPost: flag({
+    group: frames,
+    label: "King post under the peak",
+    def: true,
+    help: "From the cap to where the rafters meet.",
+  }),
   kneeReach: length({
     group: frames,
     label: "Knee braces reach",
@@ -64,8 +69,8 @@ export const snowshedSpec = {
     ...span(feet(0), feet(8), [feet(2), feet(5)]),
     help: "0 leaves them out.",
   }),
-  knee: section({ group: frames, label: "Knee brace", def: "6×8", help: "" }),
-  mudsill: section({ group: frames, label: "Mudsill", def: "10×12", help: "" }),
+  knee: section({ group: frames, label: "Knee brace", def: "6×8", help: "Nominal inches, thickness by width." }),
+  mudsill: section({ group: frames, label: "Mudsill", def: "10×12", help: "Nominal inches, thickness by width." }),
   girts: count({
     group: sides,
     label: "Rows of girts",
@@ -74,7 +79,7 @@ export const snowshedSpec = {
     max: 8,
     help: "Between the posts, flush with their outside.",
   }),
-  girt: section({ group: sides, label: "Girt", def: "4×8", help: "" }),
+  girt: section({ group: sides, label: "Girt", def: "4×8", help: "Nominal inches, thickness by width." }),
   purlins: count({
     group: sides,
     label: "Purlins to a slope",
@@ -83,7 +88,7 @@ export const snowshedSpec = {
     max: 10,
     help: "Between the rafters, flush with their tops.",
   }),
-  purlin: section({ group: sides, label: "Purlin", def: "4×8", help: "" }),
+  purlin: section({ group: sides, label: "Purlin", def: "4×8", help: "Nominal inches, thickness by width." }),
   planked: choice({
     group: sides,
     label: "Walls planked",
@@ -96,7 +101,7 @@ export const snowshedSpec = {
     ],
     help: "Seen from the first frame along the track.",
   }),
-  roofed: flag({ group: sides, label: "Roof planked", def: true, help: "" }),
+  roofed: flag({ group: sides, label: "Roof planked", def: true, help: "Planks run up the slope." }),
   openBays: count({
     group: sides,
     label: "Bays left open at the far end",
@@ -105,8 +110,8 @@ export const snowshedSpec = {
     max: 80,
     help: "To show the frames.",
   }),
-  plank: section({ group: sides, label: "Wall plank", def: "2×10", help: "" }),
-  roofPlank: section({ group: sides, label: "Roof plank", def: "2×12", help: "" }),
+  plank: section({ group: sides, label: "Wall plank", def: "2×10", help: "Nominal inches, thickness by width." }),
+  roofPlank: section({ group: sides, label: "Roof plank", def: "2×12", help: "Nominal inches, thickness by width." }),
 };
 export type SnowshedValues = ParamsOf<typeof snowshedSpec>;
 export const SnowshedParams = dto(snowshedSpec);
