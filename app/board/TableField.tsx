@@ -62,9 +62,11 @@ export function TableField({ structure, path, spec }: { structure: string; path:
                   </button>
                 </div>
                 <DisclosurePanel className="space-y-2.5 border-l-2 border-hair pb-3 pl-2.5">
-                  {Object.entries(spec.columns).map(([k, c]) => (
-                    <ParamField key={k} structure={structure} path={`${path}.${i}.${k}`} label={c.label} />
-                  ))}
+                  {Object.entries(spec.columns)
+                    .filter(([k]) => kind.shown(params, `${path}.${i}.${k}`))
+                    .map(([k, c]) => (
+                      <ParamField key={k} structure={structure} path={`${path}.${i}.${k}`} label={c.label} />
+                    ))}
                 </DisclosurePanel>
               </>
             )}

@@ -75,7 +75,7 @@ export function Ticket() {
             </>
           )}
           <Row what="Tip to tip" model={M(shape.overall, 2)} proto={P(up(shape.overall))} />
-          {theory !== undefined && <Row what="By the framing square" model={M(theory, 2)} proto={P(up(theory))} />}
+          {theory !== undefined && <Row what="Theoretical" model={M(theory, 2)} proto={P(up(theory))} />}
           {ends.first === ends.far ? (
             <Row what="Both ends" model={ends.first} proto={ends.relation} />
           ) : (

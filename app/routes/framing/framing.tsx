@@ -121,7 +121,7 @@ export default function Framing() {
         `${M(selected.shape.overall, 2)} · ${otherModel(selected.shape.overall)} on the model`,
       ]
     : [
-        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : design.kind.id === "truss" ? "span" : design.kind.id === "trestle" ? "high at the tallest bent" : design.kind.id === "building" ? (overall?.id === "height" ? "from floor to peak" : "high walls") : "top of cap to foot of sill"}`,
+        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : design.kind.id === "snowshed" ? "from mudsill to peak" : design.kind.id === "truss" ? "span" : design.kind.id === "trestle" ? "high at the tallest bent" : design.kind.id === "building" ? (overall?.id === "height" ? "from floor to peak" : "high walls") : "top of cap to foot of sill"}`,
         `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`,
       ];
   function otherModel(mm: number): string {

@@ -13,7 +13,7 @@ export interface BuildingBuild extends Build {
   /** The part of the building it belongs to. */
   readonly part: string;
 }
-const CLAD = /^(board|batten|clapboard|corner board|casing|coping)$/;
+const CLAD = /^(board|batten|clapboard|corner board|casing|coping|lining plank)$/;
 const COVER = /^(roof board|roof sheet|ridge cap)$/;
 export const isCladding = (s: Resolved): boolean => CLAD.test(s.member.role) || COVER.test(s.member.role);
 const negate = (v: Vec3): Vec3 => [-v[0], -v[1], -v[2]];

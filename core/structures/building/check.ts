@@ -579,7 +579,8 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
 
 /** Which parameters matter for these values. */
 export function buildingShown(v: BuildingValues, path: string): boolean {
-  const [p] = path.split(".") as [keyof BuildingValues];
+  const [p, , column] = path.split(".") as [keyof BuildingValues, string?, string?];
+  if (column === "part") return v.wings.some((w) => w.kind === "gable" || w.kind === "lean");
   const posts = v.framing === "posts";
   const walls = v.framing !== "none";
   const roof = sloped(v);

@@ -45,14 +45,20 @@ export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {
           bFace: "-v",
           contact: "line",
         });
-    if (!w.seen)
+    // its ends meet the corners of the end walls, which stand whether they are seen or not
+    const corners = b.members.filter(
+      (m) =>
+        ["E", "W"].some((x) => m.id.startsWith(`${rootOf(l, wallOn(part, x as "E")!.name)}/`)) &&
+        /stud|post/.test(m.role),
+    );
+    for (const m of corners)
       b.join({
         kind: "bearing",
-        id: `${id}>sheet`,
+        id: `${id}>${m.id.slice(l.ctx.structure.length + 1)}`,
         a: id,
-        b: `${rootOf(l, w.name)}/sheet`,
-        aFace: side === "S" ? "+w" : "-w",
-        bFace: "-w",
+        b: m.id,
+        aFace: "+v",
+        bFace: "-v",
         contact: "gap",
       });
     return id;

@@ -10,6 +10,7 @@ import {
   sideFace,
   slopePlane,
   tail,
+  tailDatum,
   wallOn,
   type RoofKit,
 } from "./slopes";
@@ -92,7 +93,10 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
         ends: [met ? undefined : tail(k, full, s), undefined],
         assembly: `slope-${side}`,
       });
-      if (met) b.join(buttJoint(low, 0, met.valley, met.face, "gap"));
+      if (met) {
+        b.join(buttJoint(low, 0, met.valley, met.face, "gap"));
+        b.join({ kind: "trim", id: `${low}/eave`, a: low, datum: tailDatum(k, s), as: "end0", contact: "gap" });
+      }
       if (!fly) b.join(birdsmouthOver(k, low, s, at));
       let high = low;
       if (gambrel) {

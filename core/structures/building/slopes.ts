@@ -176,6 +176,9 @@ export function tail(k: RoofKit, id: string, s: Slope): Member["ends"][0] {
   }
   return { kind: "square", beyond: 0 };
 }
+/** The plumb plane in which the tails of an eave end, behind the fascia if there is one. */
+export const tailDatum = (k: RoofKit, s: Slope): string =>
+  eaveDatum(k, s, k.l.mm(k.l.v.overhang) - (k.l.v.fascia === "board" ? k.l.t.fascia.w : 0));
 /** A plumb plane along an eave, `out` from the wall; what is kept lies inward of it. */
 export function eaveDatum(k: RoofKit, s: Slope, out: number): string {
   const name = `${k.root}/eave-${s.side}${out === k.l.mm(k.l.v.overhang) ? "" : "-tails"}`;

@@ -11,6 +11,7 @@ import {
   roofKit,
   slopePlane,
   tail,
+  tailDatum,
   wallOn,
   type RoofKit,
 } from "./slopes";
@@ -238,7 +239,17 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
           ends: [r.low || met ? undefined : tail(main, full, s), undefined],
           assembly: `slope-${i.side}`,
         });
-        if (met) main.b.join(buttJoint(full, 0, met.valley, met.face, "gap"));
+        if (met) {
+          main.b.join(buttJoint(full, 0, met.valley, met.face, "gap"));
+          main.b.join({
+            kind: "trim",
+            id: `${full}/eave`,
+            a: full,
+            datum: tailDatum(main, s),
+            as: "end0",
+            contact: "gap",
+          });
+        }
         // a jack that begins over the plate is let down on it too
         if (r.low && r.from < l.wall + t.rafter.v) main.b.join({ ...birdsmouthOver(main, full, s, p), contact: "gap" });
         if (!r.low) main.b.join(birdsmouthOver(main, full, s, p));
