@@ -116,3 +116,35 @@ test("a truss: forces and their tints, the model under a train, Howe and Pratt s
   await page.reload();
   await expect(page.getByText("Pratt truss, through").first()).toBeVisible();
 });
+
+test("a framed building: an opening added, a part of it looked at, its jigs, a copy fitted into the spot", async ({
+  page,
+}) => {
+  await open(page, "Section tool house, framed");
+  await expect(page.getByText("Stud-framed building, hip roof")).toBeVisible();
+  await page.getByRole("tab", { name: "Parameters" }).click();
+  await page.getByRole("button", { name: "Add another opening" }).click();
+  const fourth = page.getByRole("button", { name: /^4\. / });
+  await expect(fourth).toBeVisible();
+  await fourth.click();
+  // too high for the wall: refused with what would do, and nothing is lost
+  const high = page.getByRole("textbox", { name: "Height of casting" });
+  await high.fill("12");
+  await high.press("Tab");
+  await expect(page.getByRole("alert")).toContainText("there is room up to");
+  await high.fill("3'6");
+  await high.press("Tab");
+  await expect(high).toHaveValue("3′-6″");
+  await page.getByRole("button", { name: "Part by part" }).click();
+  await page.getByRole("button", { name: "Front slope, rafters" }).click();
+  await page.locator('[data-stick$="S/jack-W1"]').first().click({ force: true });
+  await page.getByRole("tab", { name: "Piece and findings" }).click();
+  // 2 ft short of a run of 6 ft at 6 in 12: 4 × 13.42 in
+  await expect(page.getByRole("row", { name: /^Theoretical/ })).toContainText("4′-5 11/16″");
+  await page.getByRole("button", { name: "Tool house", exact: true }).click();
+  await page.getByRole("menuitem", { name: "Fit a copy into the spot" }).click();
+  await expect(page.getByRole("region", { name: "Variants side by side" })).toContainText("Fitted to the spot");
+  await page.getByRole("link", { name: "Jigs" }).first().click();
+  for (const sheet of ["Front wall, outside face up", "rafters in profile", "wrap-round patterns", "card mock-up"])
+    await expect(page.getByText(`Tool house: ${sheet}`).first()).toBeAttached();
+});

@@ -50,8 +50,8 @@ export function framedToolHouse(): JobDoc {
     },
     {
       place: "Beside the main at the east switch, its door towards the track.",
-      spotLength: 85,
-      spotDepth: 70,
+      spotLength: 58,
+      spotDepth: 46,
       era: "Summer 1909",
       decisions: [
         {
@@ -71,7 +71,7 @@ export function framedToolHouse(): JobDoc {
 
 /** The snowshed below the summit: every bay a chord of the curve. */
 export function curvedSnowshed(): JobDoc {
-  const job = emptyJob("Snowshed on the summit curve");
+  const job = emptyJob("Summit snowshed");
   const s = newStructure("snowshed", "shed", "Snowshed", {
     curve: "model",
     modelRadius: 762,

@@ -386,6 +386,6 @@ write("summit-curve-trestle", summitTrestle(), {});
 write("howe-truss", howeJob(), {});
 write("tool-house-framed", framedToolHouse(), {});
 write("ore-bin", oreBin(), {});
-write("snowshed-on-the-curve", curvedSnowshed(), {});
+write("summit-snowshed", curvedSnowshed(), {});
 write("depot", depot(), {});
 write("empty-job", { ...emptyJob("Empty job"), brief: { ...emptyJob("").brief, railroad } }, {});

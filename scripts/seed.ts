@@ -13,7 +13,7 @@ if (!existsSync(stamp)) {
     "tool-house",
     "snowshed",
     "depot",
-    "snowshed-on-the-curve",
+    "summit-snowshed",
     "ore-bin",
     "tool-house-framed",
     "howe-truss",

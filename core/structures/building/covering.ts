@@ -185,7 +185,11 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
         u.x < Math.min(rightAt(f, i0), rightAt(f, i1), end) + half;
       const usable = own.filter(inner);
       // the last strip may lie between the rafters' ends and the ridge, which they are shortened for
-      const onRidge = f.to - i0 < t.ridge.w && ripped && !["shed", "hip", "hipdeck"].includes(part.roof);
+      const onRidge =
+        f.to - i0 < t.ridge.w &&
+        ripped &&
+        !["shed", "hip", "hipdeck"].includes(part.roof) &&
+        (part.roof !== "gambrel" || f.from > 0);
       if (onRidge) {
         const prefix = `${rootOf(l, part.name)}/roof/`;
         for (const m of b.members.filter(
