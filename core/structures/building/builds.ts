@@ -3,6 +3,7 @@ import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build } from "../kind";
 import { facetsOf, type Facet } from "./facets";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
+import { monitorOf } from "./monitor";
 import { turn } from "./place";
 import { alongOf, upslope } from "./slopes";
 import { interruptionsOf } from "./valley";
@@ -13,7 +14,7 @@ export interface BuildingBuild extends Build {
   /** The part of the building it belongs to. */
   readonly part: string;
 }
-const CLAD = /^(board|batten|clapboard|corner board|casing|coping|lining plank)$/;
+const CLAD = /^(board|batten|clapboard|corner board|casing|coping|lining plank|water table|frieze board)$/;
 const COVER = /^(roof board|roof sheet|ridge cap)$/;
 export const isCladding = (s: Resolved): boolean => CLAD.test(s.member.role) || COVER.test(s.member.role);
 const negate = (v: Vec3): Vec3 => [-v[0], -v[1], -v[2]];
@@ -27,7 +28,8 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
   const out: BuildingBuild[] = [];
   const inside = l.v.faceUp === "inside";
   const cuts = interruptionsOf(l);
-  for (const part of l.parts) {
+  const monitor = monitorOf(l);
+  for (const part of monitor ? [...l.parts, monitor] : l.parts) {
     const root = rootOf(l, part.name);
     for (const w of part.walls) {
       const own = rootOf(l, w.name);

@@ -33,7 +33,7 @@ export function canopies(b: Builder, l: BuildingLayout): void {
     ) =>
       local.stick({ id: `${root}/${id}`, assembly: root, role, letter, timber, a, b: c, up, seat, square, loose: true })
         .id;
-    const wallQ = -l.clad;
+    const wallQ = -l.proud;
     // a strip on the wall for the feet of the brackets, arms out to the beam, struts under them
     const deep = t.rafter.v * Math.hypot(1, fall);
     const beamQ = -depth + mm(12 * 25.4);

@@ -241,6 +241,33 @@ function roofFaults(v: BuildingValues): string[] {
   const turned = isHip(v) ? v.width > v.length : v.ridgeAlong === "width";
   const [long, across] = turned ? [v.width, v.length] : [v.length, v.width];
   const rafter = nominalMm(v.rafter);
+  if (v.monitor && v.roof === "gable") {
+    const slope = Math.hypot(1, v.rise / 12);
+    if (v.monitorWidth > across - feet(4))
+      out.push(
+        `A monitor ${fi(v.monitorWidth)} wide leaves no roof beside it on ${fi(across)}; make it at most ${fi(across - feet(4))}.`,
+      );
+    if (2 * v.monitorInset > long - feet(4))
+      out.push(
+        `A monitor that stands in ${fi(v.monitorInset)} from both gables leaves nothing of ${fi(long)}; bring its ends nearer to them.`,
+      );
+    if (
+      v.monitorHeight <
+      nominalMm(v.rafter).width * slope + (v.overhang * v.rise) / 12 + nominalMm(v.stud).thickness * 2 + inches(6)
+    )
+      out.push(
+        `A monitor ${fi(v.monitorHeight)} high has its eaves on the main roof; raise it, or shorten the overhang.`,
+      );
+    if (v.monitorInset < v.gableOverhang + inches(6))
+      out.push(
+        `The monitor's own overhang of ${fi(v.gableOverhang)} would pass the gables; set it in by ${fi(v.gableOverhang + inches(6))}.`,
+      );
+    if (v.wings.some((w) => w.kind === "gable") || v.roofHoles.length > 0 || v.caps)
+      out.push(
+        "With a monitor there are no valleys, chimneys or ridge boards on the main roof here; leave out one or the other.",
+      );
+    if (v.collar !== "none") out.push("Collar ties would stand where the monitor's light falls; leave them out.");
+  }
   if (isHip(v)) {
     const ridge = v.roof === "hip" ? long - across : long - across + v.deckWidth;
     const least = 2 * rafter.thickness + inches(1);
@@ -724,6 +751,12 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return roof && v.seenRoof && (v.covering === "boards" || v.covering === "spaced");
     case "roofBoardSpacing":
       return roof && v.seenRoof && v.covering === "spaced";
+    case "monitor":
+      return v.roof === "gable";
+    case "monitorWidth":
+    case "monitorHeight":
+    case "monitorInset":
+      return v.roof === "gable" && v.monitor;
     case "partitions":
       return walls;
     case "roofHoles":
@@ -740,6 +773,13 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "skirt":
     case "cornerBoards":
       return v.siding !== "none";
+    case "waterTable":
+    case "frieze":
+      return walls;
+    case "waterBoard":
+      return walls && v.waterTable;
+    case "friezeBoard":
+      return walls && v.frieze;
     case "exposure":
       return v.siding === "clapboard";
     case "batten":

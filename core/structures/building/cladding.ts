@@ -83,17 +83,24 @@ function gableDrop(l: BuildingLayout): number {
   return l.v.barge ? l.t.fascia.v : 0;
 }
 
+/** Whether a wall's left and right end stand against another part's wall. */
+export const openEnds = (part: Part, w: Wall): readonly [boolean, boolean] =>
+  w.through
+    ? [w.side === "S" && part.open === "W", w.side === "N" && part.open === "W"]
+    : [w.side === "W" && part.open === "N", w.side === "E" && part.open === "N"];
+
 /** What of a wall is clad. */
 export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): CladFace {
   const { v, t, mm } = l;
   const root = rootOf(l, w.name);
   // it hangs no lower than there is something to hold it
-  const foot = -Math.min(
+  const hung = -Math.min(
     mm(v.skirt),
     l.floorDepth + (v.foundation === "none" || v.foundation === "bents" ? 0 : t.sillBeam.w),
   );
-  const openLeft = w.through ? (w.side === "S" ? part.open === "W" : false) : w.side === "W" && part.open === "N";
-  const openRight = w.through ? (w.side === "N" ? part.open === "W" : false) : w.side === "E" && part.open === "N";
+  // it stands on the water table
+  const foot = hung + (v.waterTable ? t.waterTable.v : 0);
+  const [openLeft, openRight] = openEnds(part, w);
   // an end wall's cladding covers the edges of the long walls'; corner boards stand between
   const corner = (side: "left" | "right"): number => {
     const covers = w.through || wingAtCorner(l, part, w, side) ? 0 : 1;
@@ -109,7 +116,7 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
   const slopes: string[] = [];
   if (slope) {
     const hang = Math.max(deep(slope.k), hips ? t.hip.v * Math.hypot(1, slope.k / Math.SQRT2) : 0);
-    head = planeZ(slope, -l.clad - (hips ? l.clad : 0)) - hang;
+    head = planeZ(slope, -l.proud - (hips ? l.proud : 0)) - hang;
   } else if (part.roof === "shed" && w.side === "N") {
     const s = part.slopes.S!;
     head = planeZ(s, part.q[1] - part.q[0]) - deep(s.k);
@@ -130,6 +137,7 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
     });
     head = part.peak[1];
   }
+  if (v.frieze && (slope || part.roof === "flat")) head -= t.frieze.v;
   const holes: Hole[] = w.gaps.map((g) => {
     const c = v.casings ? t.casing.v : 0;
     return { id: g.name, from: g.from - c, to: g.to + c, low: g.door ? -Infinity : g.sill - c, high: g.head + c };
@@ -201,7 +209,7 @@ function behindOf(b: Builder, l: BuildingLayout, part: Part, w: Wall): Behind[] 
     const others =
       (m.id.startsWith(main) && /rafter|jack|rim|end joist|sill beam|plank/.test(m.role)) ||
       (/^(stud|post|corner post|sill|sole plate|top plate)$/.test(m.role) && beside.some((x) => m.id.startsWith(x)));
-    if (!(m.id.startsWith(own) || others) || /casing|board|corner block|coping/.test(m.role)) return [];
+    if (!(m.id.startsWith(own) || others) || /casing|board|corner block|coping|water table/.test(m.role)) return [];
     if (m.body.shape !== "straight" && m.body.shape !== "panel") return [];
     const box = wallBox(w, m.body);
     // flush with the outside of the framing
@@ -349,8 +357,10 @@ function lay(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind
           contact: "gap",
         });
   // a short piece beside a door may lie on no stud at all: the casing and the corner board hold it
-  if (firm.length === 0 && !x.upright)
-    for (const m of b.members.filter((y) => y.assembly === rootOf(l, w.name) && /casing|corner board/.test(y.role)))
+  if (firm.length === 0)
+    for (const m of b.members.filter(
+      (y) => y.assembly === rootOf(l, w.name) && /casing|corner board|water table|frieze/.test(y.role),
+    ))
       b.join({
         kind: "bearing",
         id: `${id}>${m.id.split("/").slice(-2).join("-")}`,
@@ -417,11 +427,7 @@ function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: readon
       });
   }
 }
-function isOpen(f: CladFace, side: "left" | "right"): boolean {
-  const { part, wall: w } = f;
-  if (w.through) return part.open === "W" && (w.side === "S" ? side === "left" : side === "right");
-  return part.open === "N" && (w.side === "W" ? side === "left" : side === "right");
-}
+const isOpen = (f: CladFace, side: "left" | "right"): boolean => openEnds(f.part, f.wall)[side === "left" ? 0 : 1];
 
 /** Planks on end, with battens over their joints or without. */
 function uprightBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind[]): void {
@@ -465,6 +471,7 @@ function uprightBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: reado
         touch: { s: [s0, s1], z: [z0, under] },
         // a strip over the edge of the next wall's cladding is held by its neighbour
         below: boards.slice(-4),
+        onFirst: name === "board/2",
         ...(batten ? { on: "-w" } : {}),
       });
       if (!batten) boards.push({ id, s: [s0, s1], z: [z0, under] });

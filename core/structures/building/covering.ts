@@ -4,6 +4,7 @@ import { model } from "../../units";
 import type { Builder } from "../builder";
 import { rest } from "./cladding";
 import { boardBreaks, holds } from "./floor";
+import { monitorHoles } from "./monitor";
 import { holePlanes, roofHolesOf } from "./roofHoles";
 import { boundPlane, facetsOf, leftAt, onFacet, rightAt, trueShape, type Bound, type Facet } from "./facets";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
@@ -105,7 +106,7 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       name: local.datum(`${root}/${left ? "left" : "right"}${i + 1}`, boundPlane(part, f.slope, x, left)),
     }));
   const [lefts, rights] = [bounds(f.left, true), bounds(f.right, false)];
-  const holes = part === l.main ? roofHolesOf(l).filter((h) => h.side === f.slope.side) : [];
+  const holes = part === l.main ? [...roofHolesOf(l), ...monitorHoles(l)].filter((h) => h.side === f.slope.side) : [];
   for (let i = 0; i < rows; i++) {
     const d0 = i * step;
     const d1 = Math.min(d0 + board.v, length);
@@ -298,7 +299,10 @@ function sheetOn(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: rea
       bevel,
       thickness,
       stock: "sheet",
-      holes: (part === l.main ? roofHolesOf(l).filter((h) => h.side === f.slope.side) : []).map((h) => {
+      holes: (part === l.main
+        ? [...roofHolesOf(l), ...monitorHoles(l)].filter((h) => h.side === f.slope.side)
+        : []
+      ).map((h) => {
         const at = (inward: number): number => (inward - f.from) * Math.hypot(1, f.slope.k);
         return {
           name: h.name,
@@ -325,7 +329,7 @@ function sheetOn(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: rea
 /** Boards along a ridge, one to each slope, on the covering: their upper edges meet in the plumb plane over it. */
 export function ridgeCaps(b: Builder, l: BuildingLayout): void {
   const { v, t, main: part } = l;
-  if (!v.caps || !v.seenRoof || (v.covering !== "boards" && v.covering !== "sheet")) return;
+  if (!v.caps || v.monitor || !v.seenRoof || (v.covering !== "boards" && v.covering !== "sheet")) return;
   const local = placed(b, part.place);
   const lift = v.covering === "sheet" ? v.roofSheet : t.roofBoard.w;
   for (const f of facetsOf(l, part, [])) {

@@ -1,6 +1,7 @@
 import type { Frame } from "../../frame";
 import { builder } from "../builder";
 import type { Context } from "../kind";
+import { bands } from "./bands";
 import { canopies } from "./canopy";
 import { cladding } from "./cladding";
 import { covering, ridgeCaps } from "./covering";
@@ -16,6 +17,7 @@ import type { BuildingValues } from "./parameters";
 import { placed } from "./place";
 import { lining } from "./lining";
 import { locatingStrips } from "./locating";
+import { frameMonitor, monitorOf } from "./monitor";
 import { platforms } from "./platform";
 import { stand } from "./stand";
 import { headOff } from "./roofHoles";
@@ -44,6 +46,7 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
     else if (part.roof !== "none") gableRoof(k, own);
   }
   for (const c of cuts) valleys(b, l, c);
+  frameMonitor(b, l);
   headOff(b, l);
   for (const part of l.parts) {
     const own = part === l.main ? cuts : [];
@@ -51,11 +54,18 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
     bargeBoards(b, l, part);
     covering(b, l, part, own);
   }
+  const monitor = monitorOf(l);
+  if (monitor) {
+    bargeBoards(b, l, monitor);
+    fascias(b, l, monitor, []);
+    covering(b, l, monitor, []);
+  }
   ridgeCaps(b, l);
   locatingStrips(b, l);
   platforms(b, l);
   canopies(b, l);
   lining(b, l);
+  bands(b, l);
   cladding(b, l);
   return b.frame();
 }

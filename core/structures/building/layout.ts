@@ -99,6 +99,8 @@ export interface Timbers {
   readonly tread: Timber;
   readonly lining: Timber;
   readonly capBoard: Timber;
+  readonly waterTable: Timber;
+  readonly frieze: Timber;
 }
 export interface BuildingLayout {
   readonly v: BuildingValues;
@@ -114,6 +116,8 @@ export interface BuildingLayout {
   readonly plate: number;
   /** How far the cladding stands out from the framing. */
   readonly clad: number;
+  /** How far anything on a wall stands out: the cladding, a water table, a frieze. */
+  readonly proud: number;
   /** From the floor down to what the sill beams' tops carry: planks and joists. */
   readonly floorDepth: number;
   readonly ground: (x: number, y: number) => number;
@@ -148,6 +152,8 @@ const NAMED: Readonly<Record<Timbers extends infer T ? keyof T : never, keyof Bu
   tread: "tread",
   lining: "lining",
   capBoard: "capBoard",
+  waterTable: "waterBoard",
+  frieze: "friezeBoard",
 };
 /** The parameters that name a size, with the timber made of it. */
 export const SIZES = Object.values(NAMED);
@@ -194,6 +200,7 @@ export function buildingLayout(v: BuildingValues, ctx: Context): BuildingLayout 
     partitions: partitionsOf(base, main),
     floorDepth: under,
     clad: cladThickness(v, t, mm),
+    proud: Math.max(cladThickness(v, t, mm), v.waterTable ? t.waterTable.w : 0, v.frieze ? t.frieze.w : 0),
     ground: (x, y) => -depth - ((x - x0) * v.groundFall) / 100 - ((y - y0) * v.groundBack) / 100,
   };
 }

@@ -24,7 +24,7 @@ export function platforms(b: Builder, l: BuildingLayout): void {
     const local = placed(b, place);
     const half = mm(w.length) / 2;
     const p = [-half, half] as const;
-    const q = [-mm(w.depth), -l.clad - mm(v.plankGap)] as const;
+    const q = [-mm(w.depth), -l.proud - mm(v.plankGap)] as const;
     const top = mm(w.height);
     frameFloor(local, l, { root, p, q, top, loose: true, over: mm(v.plankOver) });
     const under = top - t.plank.w - t.joist.v;
@@ -84,7 +84,7 @@ export function stairOf(l: BuildingLayout, row: BuildingLayout["v"]["stairs"][nu
     const [x, y] = onWall(wall, l.mm(row.at), -out, 0);
     return l.ground(x, y);
   };
-  const landing = l.mm(row.out) + (row.out > 0 ? l.mm(l.v.plankOver) : l.clad);
+  const landing = l.mm(row.out) + (row.out > 0 ? l.mm(l.v.plankOver) : l.proud);
   // the ground may fall away under the flight: its foot is found in a few steps
   let ground = at(landing);
   for (let i = 0; i < 8; i++) {

@@ -90,6 +90,12 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     casings: fc.boolean(),
     skirt: pick(0, feet(1)),
     caps: fc.boolean(),
+    waterTable: fc.boolean(),
+    frieze: pick(false, false, true),
+    monitor: pick(false, false, true),
+    monitorWidth: ft(4, 8),
+    monitorHeight: ft(3, 5),
+    monitorInset: ft(2, 4),
     locating: pick(false, false, true),
     lined: pick(false, false, false, true),
     partitions: fc.array(fc.record({ at: ft(4, 20), door: fc.boolean(), doorAt: ft(4, 8), doorWidth: ft(2.5, 3.5) }), {
@@ -115,6 +121,8 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       partitions: [],
       roofHoles: [],
     } as unknown as BuildingValues;
+    if (out.monitor && buildingCheck(out).length > buildingCheck({ ...out, monitor: false }).length)
+      out = { ...out, monitor: false };
     if (out.fascia === "board" && out.overhang < inches(4)) out = { ...out, overhang: feet(1) };
     // one after another, whatever goes together with what is there
     for (const o of v.openings) {
