@@ -124,6 +124,16 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
         has: (s) => s.member.assembly === `${root}/roof/deck`,
       });
   }
+  out.push({
+    id: "loft",
+    kind: "floor",
+    part: "main",
+    name: "Loft, joists",
+    right: [1, 0, 0],
+    up: [0, 1, 0],
+    eye: [0, 0, 1],
+    has: (s) => s.member.assembly === rootOf(l, "main/loft") && s.member.role !== "plank",
+  });
   for (const w of l.partitions)
     out.push({
       id: w.name,

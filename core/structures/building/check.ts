@@ -117,6 +117,27 @@ export function buildingCheck(v: BuildingValues): string[] {
     if (v.lined || v.locating)
       out.push("Lining and locating strips stand where partitions meet the walls; take out one or the other.");
   });
+  if (v.loft && v.framing !== "none") {
+    const deep = nominalMm(v.joist).width + nominalMm(v.plank).thickness;
+    if (v.loftHeight > v.wallHeight - s.plates - inches(6) || v.loftHeight < deep + inches(18))
+      out.push(
+        `A loft at ${fi(v.loftHeight)} does not go between floor and plates; there is room from ${fi(deep + inches(18))} to ${fi(v.wallHeight - s.plates - inches(6))}.`,
+      );
+    if (v.partitions.length > 0) out.push("Partitions stand to the plates through a loft; leave out one or the other.");
+    if (v.wallBrace === "inside")
+      out.push("Braces on the inside of the walls stand where a loft's rims lie; let them in.");
+    const turned = isHip(v) ? v.width > v.length : v.ridgeAlong === "width" && v.roof !== "flat" && v.roof !== "none";
+    const [along, across] = turned ? [v.width, v.length] : [v.length, v.width];
+    const edge =
+      s.wall + v.joistSpacing + 2 * nominalMm(v.joist).thickness + (v.lined ? nominalMm(v.lining).thickness : 0);
+    const side = s.wall + 3 * nominalMm(v.joist).thickness + (v.lined ? nominalMm(v.lining).thickness : 0) + inches(2);
+    if (v.loftStair && (v.loftStairAt < edge || v.loftStairAt + v.loftStairWidth > along - edge))
+      out.push(`The loft's stair opening reaches its edge along; keep it between ${fi(edge)} and ${fi(along - edge)}.`);
+    if (v.loftStair && (v.loftStairIn < side || v.loftStairIn + v.loftStairLength > across - side))
+      out.push(
+        `The loft's stair opening reaches its edge across; keep it between ${fi(side)} and ${fi(across - side)}.`,
+      );
+  }
   if (v.lined && v.wallBrace === "inside")
     out.push("Braces on the inside of the walls stand where they are lined; let them in, or leave them out.");
   if (v.lined && v.locating)
@@ -507,6 +528,14 @@ function trackRemarks(v: BuildingValues): Remark[] {
 /** What is unusual or wants a second look. */
 export function buildingRemarks(v: BuildingValues): Remark[] {
   const out = [...unusual(buildingSpec, v, (p) => buildingShown(v, p)), ...trackRemarks(v)];
+  if (v.loft)
+    v.openings.forEach((o, i) => {
+      if (o.part === 0 && o.sill < v.loftHeight && o.sill + o.height > v.loftHeight - nominalMm(v.joist).width)
+        out.push({
+          param: "loftHeight",
+          text: `Opening ${i + 1} from ${fi(o.sill)} to ${fi(o.sill + o.height)} is crossed by the loft at ${fi(v.loftHeight)}, which shows behind it.`,
+        });
+    });
   if (v.interior && v.roof !== "none" && v.leftOff === "none" && !v.locating)
     out.push({
       param: "leftOff",
@@ -773,6 +802,16 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "skirt":
     case "cornerBoards":
       return v.siding !== "none";
+    case "loft":
+      return walls;
+    case "loftHeight":
+    case "loftStair":
+      return walls && v.loft;
+    case "loftStairAt":
+    case "loftStairIn":
+    case "loftStairWidth":
+    case "loftStairLength":
+      return walls && v.loft && v.loftStair;
     case "waterTable":
     case "frieze":
       return walls;

@@ -4,6 +4,7 @@ import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import { onWall, rootOf, type BuildingLayout, type Part, type Slope, type Wall } from "./layout";
 import { move, movePlane } from "./place";
+import { rest } from "./rest";
 import { breakOf, upperSlope } from "./facets";
 import { alongWall, planeZ, slopePlane, wallOn } from "./slopes";
 
@@ -259,20 +260,6 @@ function holeDatums(b: Builder, l: BuildingLayout, w: Wall, h: Hole): readonly {
   return out;
 }
 
-/** What is left of a length when the holes are taken out that cover a strip's whole width; `none` is nothing at all. */
-export function rest(
-  range: readonly [number, number],
-  taken: readonly (readonly [number, number])[],
-): (readonly [number, number])[] {
-  let left: (readonly [number, number])[] = [range];
-  for (const [a, c] of taken)
-    left = left.flatMap(([x, y]): (readonly [number, number])[] =>
-      c <= x + NEAR || a >= y - NEAR
-        ? [[x, y]]
-        : [[x, Math.min(a, y)] as const, [Math.max(c, x), y] as const].filter(([m, n]) => n - m > LEAST),
-    );
-  return left;
-}
 /** The parts of a box that stick out of holes. */
 const overlaps = (h: Hole, s: readonly [number, number], z: readonly [number, number]): boolean =>
   h.from < s[1] - NEAR && h.to > s[0] + NEAR && h.low < z[1] - NEAR && h.high > z[0] + NEAR;

@@ -2,7 +2,7 @@ import type { Member } from "../../frame";
 import { addScaled, dot, normalize, planeAt, type Vec2, type Vec3 } from "../../geometry";
 import { model } from "../../units";
 import type { Builder } from "../builder";
-import { rest } from "./cladding";
+import { rest } from "./rest";
 import { boardBreaks, holds } from "./floor";
 import { monitorHoles } from "./monitor";
 import { holePlanes, roofHolesOf } from "./roofHoles";

@@ -1,7 +1,9 @@
+import type { Plane } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { placed, type Local } from "./place";
+import { rest } from "./rest";
 import { buttJoint } from "./walls";
 
 /** A rectangle to be floored, in its own axes: joists run along q, planks along p. `top` is the planks' upper side, model mm. */
@@ -13,6 +15,8 @@ export interface FloorSet {
   readonly loose?: boolean;
   /** How far the planks run past the rims: at both ends and on the side of the lesser q. */
   readonly over: number;
+  /** An opening for a stair, headed off between the joists beside it. */
+  readonly hole?: { readonly p: readonly [number, number]; readonly q: readonly [number, number] };
 }
 const NEAR = 1e-6;
 /** Strips narrower than this are not laid, model mm: the gap is less than a joint opens. */
@@ -58,13 +62,52 @@ export function frameFloor(b: Local, l: BuildingLayout, f: FloorSet): void {
   for (let p = p0 + mm(v.joistSpacing); p < p1 - 3 * half - 0.2; p += mm(v.joistSpacing))
     if (p > p0 + 3 * half + 0.2) stations.push(p);
   stations.push(p1 - half);
+  const { hole } = f;
+  const cut = (p: number): boolean => hole !== undefined && p + half > hole.p[0] + NEAR && p - half < hole.p[1] - NEAR;
+  const name = (i: number): string => `${f.root}/joist/${i + 1}`;
+  const heads = hole && headers();
   const joists = stations.map((p, i) => {
     const end = i === 0 || i === stations.length - 1;
-    const id = stick(`joist/${i + 1}`, end ? "end joist" : "joist", "JO", joist, [p, q0], [p, q1], false);
+    const role = end ? "end joist" : "joist";
+    if (heads && cut(p)) {
+      const near = stick(`joist/${i + 1}`, role, "JO", joist, [p, q0], [p, heads.q[0]], false);
+      const far = stick(`joist/${i + 1}-far`, role, "JO", joist, [p, heads.q[1]], [p, q1], false);
+      b.join(buttJoint(near, 0, low, "-w"));
+      b.join(buttJoint(near, 1, heads.ids[0]!, "+w"));
+      b.join(buttJoint(far, 0, heads.ids[1]!, "-w"));
+      b.join(buttJoint(far, 1, high, "+w"));
+      return near;
+    }
+    const id = stick(`joist/${i + 1}`, role, "JO", joist, [p, q0], [p, q1], false);
     b.join(buttJoint(id, 0, low, "-w"));
     b.join(buttJoint(id, 1, high, "+w"));
     return id;
   });
+  /** Headers at both ends of the opening, between the joists that run on beside it. */
+  function headers(): { readonly ids: readonly string[]; readonly q: readonly [number, number] } | undefined {
+    if (!hole || !stations.some(cut)) return undefined;
+    const first = stations.findIndex(cut);
+    const last = stations.length - 1 - [...stations].reverse().findIndex(cut);
+    if (first === 0 || last === stations.length - 1)
+      throw new Error("A stair opening in a floor reaches its edge: leave a joist on both sides of it.");
+    const [c, d] = hole.q;
+    const ids = ([c, d] as const).map((q, k) => {
+      const id = stick(
+        `header/${k + 1}`,
+        "header",
+        "H",
+        joist,
+        [stations[first - 1]!, q],
+        [stations[last + 1]!, q],
+        false,
+        k === 0 ? "-" : "+",
+      );
+      b.join(buttJoint(id, 0, name(first - 1), "+w"));
+      b.join(buttJoint(id, 1, name(last + 1), "-w"));
+      return id;
+    });
+    return { ids, q: [c - joist.w, d + joist.w] };
+  }
   for (let row = 1; row <= v.floorBlocking; row++) {
     const q = q0 + ((q1 - q0) * row) / (v.floorBlocking + 1);
     stations.slice(1).forEach((p, i) => {
@@ -72,13 +115,23 @@ export function frameFloor(b: Local, l: BuildingLayout, f: FloorSet): void {
       if (p - before - joist.w < joist.w / 2) return;
       // staggered, every other block steps aside so that each can be nailed through the joist
       const step = v.blockingSet === "staggered" ? ((i % 2 ? 1 : -1) * joist.w) / 2 : 0;
+      if (heads && (cut(p) || cut(before)) && q + step + joist.w > heads.q[0] && q + step - joist.w < heads.q[1])
+        return;
+      const on = (k: number): string =>
+        heads && cut(stations[k]!) && q > heads.q[0] ? `${joists[k]!}-far` : joists[k]!;
       const id = stick(`blocking/${row}-${i + 1}`, "blocking", "B", joist, [before, q + step], [p, q + step], false);
       // joists run along +q: their +w looks to +p
-      b.join(buttJoint(id, 0, joists[i]!, "+w"));
-      b.join(buttJoint(id, 1, joists[i + 1]!, "-w"));
+      b.join(buttJoint(id, 0, on(i), "+w"));
+      b.join(buttJoint(id, 1, on(i + 1), "-w"));
     });
   }
-  planks(b, l, f, stations, joists);
+  // which stick of a joist carries a plank from q on: none where the opening has taken it
+  const under = (k: number, q: number): string | undefined => {
+    if (!heads || !cut(stations[k]!)) return joists[k]!;
+    if (q + t.plank.v <= heads.q[0] + NEAR) return joists[k]!;
+    return q >= heads.q[1] - NEAR ? `${joists[k]!}-far` : undefined;
+  };
+  planks(b, l, f, stations, under);
 }
 
 /** Rows of planks across the joists: the last is ripped to what is left, long ones are butted over joists, staggered. */
@@ -87,7 +140,7 @@ function planks(
   l: BuildingLayout,
   f: FloorSet,
   stations: readonly number[],
-  joists: readonly string[],
+  under: (k: number, q: number) => string | undefined,
 ): void {
   const { v, t, mm } = l;
   const { plank } = t;
@@ -103,8 +156,13 @@ function planks(
     const onRim = q > to - t.joist.w - NEAR;
     const ripped = q + plank.v > to + NEAR;
     const breaks = boardBreaks([f.p[0] - f.over, f.p[1] + f.over], stations, longest, i);
-    breaks.slice(1).forEach((end, j) => {
-      const start = breaks[j]!;
+    const { hole } = f;
+    const over = hole && hole.q[0] < q + plank.v - NEAR && hole.q[1] > q + NEAR;
+    const whole = over && hole.q[0] <= q + NEAR && hole.q[1] >= q + plank.v - NEAR;
+    const pieces = breaks
+      .slice(1)
+      .flatMap((end, j) => (whole ? rest([breaks[j]!, end], [hole.p]) : [[breaks[j]!, end] as const]));
+    pieces.forEach(([start, end], j) => {
       const id = `${f.root}/plank/${i + 1}-${j + 1}`;
       b.stick({
         id,
@@ -129,6 +187,24 @@ function planks(
           as: "length",
           contact: "gap",
         });
+      if (over && !whole && hole.p[0] < end - NEAR && hole.p[1] > start + NEAR) {
+        const side = (n: string, plane: Plane): { datum: string } => ({
+          datum: b.datum(`${f.root}/opening-${n}`, plane),
+        });
+        b.join({
+          kind: "notch",
+          id: `${id}>opening`,
+          a: id,
+          b: `${f.root}/joist/1`,
+          contact: "gap",
+          faces: [
+            side("left", { n: [-1, 0, 0], d: -hole.p[0] }),
+            side("right", { n: [1, 0, 0], d: hole.p[1] }),
+            side("near", { n: [0, -1, 0], d: -hole.q[0] }),
+            side("far", { n: [0, 1, 0], d: hole.q[1] }),
+          ],
+        });
+      }
       if (onRim) {
         b.join({
           kind: "lap",
@@ -141,12 +217,20 @@ function planks(
         });
         return;
       }
-      holds(stations, plank.v, start, end, t.joist.w / 2).forEach(({ at, whole }) => {
+      const there = stations.flatMap((s, k) => (under(k, q) === undefined ? [] : [{ s, k }]));
+      holds(
+        there.map((x) => x.s),
+        plank.v,
+        start,
+        end,
+        t.joist.w / 2,
+      ).forEach(({ at, whole }) => {
+        const k = there[at]!.k;
         b.join({
           kind: "lap",
-          id: `${id}>j${at + 1}`,
+          id: `${id}>j${k + 1}`,
           a: id,
-          b: joists[at]!,
+          b: under(k, q)!,
           aFace: "-w",
           bFace: "+v",
           contact:
@@ -256,4 +340,38 @@ function crosses(a: P, b: P, c: P, d: P): boolean {
     (k) =>
       Math.min(a[k]!, b[k]!) <= Math.max(c[k]!, d[k]!) + 0.3 && Math.min(c[k]!, d[k]!) <= Math.max(a[k]!, b[k]!) + 0.3,
   );
+}
+
+/** A loft inside the main part: a floor between the walls, its rims against the long walls' studs, with a stair opening if asked for. */
+export function loft(b: Builder, l: BuildingLayout): void {
+  const { v, mm, main } = l;
+  if (!v.loft || main.walls.length === 0) return;
+  const inset = l.wall + (v.lined ? l.t.lining.w : 0);
+  const p = [main.p[0] + inset, main.p[1] - inset] as const;
+  const q = [main.q[0] + inset, main.q[1] - inset] as const;
+  const root = `${rootOf(l, main.name)}/loft`;
+  const [a, c] = [main.p[0] + mm(v.loftStairAt), main.q[0] + mm(v.loftStairIn)];
+  const hole = v.loftStair
+    ? { p: [a, a + mm(v.loftStairWidth)] as const, q: [c, c + mm(v.loftStairLength)] as const }
+    : undefined;
+  frameFloor(placed(b, main.place), l, { root, p, q, top: mm(v.loftHeight), over: 0, ...(hole ? { hole } : {}) });
+  for (const [side, rim] of [
+    ["S", 1],
+    ["N", 2],
+  ] as const) {
+    const w = main.walls.find((x) => x.side === side)!;
+    const own = b.members.filter(
+      (m) => m.id.startsWith(`${rootOf(l, w.name)}/`) && /stud|post|lining plank|girt/.test(m.role),
+    );
+    for (const m of own)
+      b.join({
+        kind: "bearing",
+        id: `${root}/rim/${rim}>${m.id.slice(l.ctx.structure.length + 1)}`,
+        a: `${root}/rim/${rim}`,
+        b: m.id,
+        aFace: rim === 1 ? "+w" : "-w",
+        bFace: "-v",
+        contact: "gap",
+      });
+  }
 }

@@ -7,7 +7,7 @@ import { cladding } from "./cladding";
 import { covering, ridgeCaps } from "./covering";
 import { bargeBoards, fascias } from "./eaves";
 import { flatRoof } from "./flat";
-import { floors, solesOnFloor } from "./floor";
+import { floors, loft, solesOnFloor } from "./floor";
 import { foundation } from "./foundation";
 import { gableRoof, shedRoof } from "./gable";
 import { hipRoof } from "./hip";
@@ -65,6 +65,7 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   platforms(b, l);
   canopies(b, l);
   lining(b, l);
+  loft(b, l);
   bands(b, l);
   cladding(b, l);
   return b.frame();

@@ -1,6 +1,6 @@
 import { planeAt } from "../../geometry";
 import type { Builder } from "../builder";
-import { rest } from "./cladding";
+import { rest } from "./rest";
 import { clearInside, onWall, rootOf, type BuildingLayout } from "./layout";
 
 /** Planks on the inside of every wall from the floor up: a bin's sides. End walls' stand between those of the long walls. */

@@ -89,6 +89,11 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     cornerBoards: fc.boolean(),
     casings: fc.boolean(),
     skirt: pick(0, feet(1)),
+    loft: pick(false, false, true),
+    loftStairAt: ft(3, 8),
+    loftStairIn: ft(1.5, 4),
+    loftStairWidth: ft(2, 4),
+    loftStairLength: ft(2, 6),
     caps: fc.boolean(),
     waterTable: fc.boolean(),
     frieze: pick(false, false, true),
@@ -121,6 +126,8 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       partitions: [],
       roofHoles: [],
     } as unknown as BuildingValues;
+    if (out.loft && buildingCheck(out).length > buildingCheck({ ...out, loft: false }).length)
+      out = { ...out, loft: false };
     if (out.monitor && buildingCheck(out).length > buildingCheck({ ...out, monitor: false }).length)
       out = { ...out, monitor: false };
     if (out.fascia === "board" && out.overhang < inches(4)) out = { ...out, overhang: feet(1) };
