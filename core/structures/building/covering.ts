@@ -208,6 +208,18 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
             bFace: "+v",
             contact: "gap",
           });
+        const crossed = own.filter((u) => u.x > start && u.x < end);
+        for (const u of new Set([crossed[0], crossed[crossed.length - 1]]))
+          if (u)
+            b.join({
+              kind: "bearing",
+              id: `${id}>${u.id.split("/").pop()}`,
+              a: id,
+              b: u.id,
+              aFace: "-w",
+              bFace: "+v",
+              contact: "gap",
+            });
         return;
       }
       holds(
