@@ -208,7 +208,7 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
             bFace: "+v",
             contact: "gap",
           });
-        const crossed = own.filter((u) => u.x > start && u.x < end);
+        const crossed = own.filter((u) => u.x > start - half && u.x < end + half);
         for (const u of new Set([crossed[0], crossed[crossed.length - 1]]))
           if (u)
             b.join({
