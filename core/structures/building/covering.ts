@@ -128,6 +128,9 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       mm(v.roofBoardLength),
       i,
     );
+    // a spaced board that would lie on nothing but the ridge is left to the ridge boards
+    const ridged = !["shed", "hip", "hipdeck"].includes(part.roof) && (part.roof !== "gambrel" || f.from > 0);
+    if (v.covering === "spaced" && ridged && i0 > f.to - t.ridge.w / 2 - NEAR) continue;
     const opened = holes.filter((h) => h.inward[0] <= i0 + NEAR && h.inward[1] >= i1 - NEAR);
     const pieces = breaks.slice(1).flatMap((end, j) =>
       rest(
@@ -186,11 +189,7 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
         u.x < Math.min(rightAt(f, i0), rightAt(f, i1), end) + half;
       const usable = own.filter(inner);
       // the last strip may lie between the rafters' ends and the ridge, which they are shortened for
-      const onRidge =
-        f.to - i0 < t.ridge.w &&
-        ripped &&
-        !["shed", "hip", "hipdeck"].includes(part.roof) &&
-        (part.roof !== "gambrel" || f.from > 0);
+      const onRidge = f.to - i0 < t.ridge.w && ripped && ridged;
       if (onRidge) {
         const prefix = `${rootOf(l, part.name)}/roof/`;
         for (const m of b.members.filter(
