@@ -163,6 +163,15 @@ describe("a wing that meets the main roof in valleys", () => {
     );
     expect(r.sticks.filter((s) => s.member.role === "valley jack").length).toBeGreaterThan(8);
   });
+  it("stands sound wherever its stations fall: one in the middle, one where the long valley meets the ridge", () => {
+    for (const at of [13, 14, 14.5, 15])
+      framed({
+        length: feet(40),
+        width: feet(20),
+        rise: 8,
+        wings: [{ ...wing, side: "front", at: feet(at), length: feet(12) }],
+      });
+  });
   it("at another height ends against the wall", () => {
     const low = { ...wing, height: feet(7.5), kind: "lean", depth: feet(5) };
     const v = values({ length: feet(40), width: feet(20), rise: 3, wallHeight: feet(12), wings: [low] });

@@ -159,10 +159,15 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
         seat: ["-", "-"],
         ends,
       });
-      if (slantedL)
+      // a slanting end may run on past a break near it, into the next board
+      // the lower edge of its upper side stands further out than that of its underside
+      const levels = [i0 - board.w * f.slope.k * cos, i0, i1];
+      const runsL = start < Math.max(...levels.map((x) => leftAt(f, x))) - NEAR;
+      const runsR = end > Math.min(...levels.map((x) => rightAt(f, x))) + NEAR;
+      if (slantedL || runsL)
         for (const k of active(f.left, i0, i1, true))
           b.join({ kind: "trim", id: `${id}/l${k}`, a: id, datum: lefts[k]!.name, as: "end0", contact: "gap" });
-      if (slantedR)
+      if (slantedR || runsR)
         for (const k of active(f.right, i0, i1, false))
           b.join({ kind: "trim", id: `${id}/r${k}`, a: id, datum: rights[k]!.name, as: "end1", contact: "gap" });
       if (ripped) b.join({ kind: "trim", id: `${id}/rip`, a: id, datum: `${root}/top`, as: "length", contact: "gap" });

@@ -217,10 +217,11 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
       const inWing = x > -half && x < half;
       if (x >= 0) pieces.push({ from: atLong, to: run, low: long });
       else {
-        const crossed = atLong < run;
         const start = inWing ? { from: atShort, low: short } : { from: -out };
-        if (crossed) pieces.push({ ...start, to: atLong, high: long }, { from: atLong, to: run, low: long });
+        // where the long valley ends at the ridge it still stands in the way of the rafter beside it
+        if (atLong < run + 2 * clear) pieces.push({ ...start, to: Math.min(atLong, run), high: long });
         else pieces.push({ ...start, to: run });
+        if (atLong < run) pieces.push({ from: atLong, to: run, low: long });
       }
       pieces.forEach((r, j) => {
         const nearEnds = (r.low ? clear : 0) + (r.high ? clear : t.ridge.w);
@@ -254,7 +255,8 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
         if (r.low && r.from < l.wall + t.rafter.v) main.b.join({ ...birdsmouthOver(main, full, s, p), contact: "gap" });
         if (!r.low) main.b.join(birdsmouthOver(main, full, s, p));
         else main.b.join(buttJoint(full, 0, r.low, r.low === long ? faces.long.main : faces.short.main, "line"));
-        if (r.high) main.b.join(buttJoint(full, 1, r.high, faces.long.wing, "line"));
+        // beside the long valley's end there may be nothing left to touch
+        if (r.high) main.b.join(buttJoint(full, 1, r.high, faces.long.wing, half - x < run - clear ? "line" : "gap"));
         main.b.join(buttJoint(full, 1, ridge, S ? "+w" : "-w", r.high ? "gap" : "line"));
       });
     });
