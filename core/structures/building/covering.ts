@@ -228,7 +228,6 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       }
       holds(
         usable.map((u) => u.x),
-        board.v,
         start,
         end,
         half,

@@ -220,7 +220,6 @@ function planks(
       const there = stations.flatMap((s, k) => (under(k, q) === undefined ? [] : [{ s, k }]));
       holds(
         there.map((x) => x.s),
-        plank.v,
         start,
         end,
         t.joist.w / 2,
@@ -266,7 +265,6 @@ export function boardBreaks(
 /** The first and the last support that a stick of a row crosses whole; where there is none, one that it touches. */
 export function holds(
   stations: readonly number[],
-  _width: number,
   start: number,
   end: number,
   half: number,

@@ -5,15 +5,6 @@ import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { move, placed, turn } from "./place";
 import { buttJoint } from "./walls";
 
-/** What stands under the sill beams: where, how wide, and from what height down to the ground. Model mm. */
-export interface Support {
-  readonly id: string;
-  readonly x: number;
-  readonly y: number;
-  readonly top: number;
-  readonly ground: number;
-}
-
 /** The lines of a part's sill beams: under its long walls, and one in the middle where the joists' span asks for it. */
 function beamLines(l: BuildingLayout, part: Part): number[] {
   const half = l.t.sillBeam.v / 2;

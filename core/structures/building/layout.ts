@@ -4,7 +4,7 @@ import { prototype, toModel } from "../../units";
 import type { Context } from "../kind";
 import { timberOf, type Timber } from "../timber";
 import { roughOpening } from "./openings";
-import { SIDES, type BuildingValues, type SideName } from "./parameters";
+import type { BuildingValues, SideName } from "./parameters";
 import { move, turn, type Placement } from "./place";
 
 /** The walls of a part in its own axes: eave walls looking to −q and +q, ends looking to +p and −p. */
@@ -435,7 +435,6 @@ const scaled = (o: BuildingValues["openings"][number], mm: (x: number) => number
   sill: mm(o.sill),
   lap: mm(o.lap),
 });
-export const wallNames = SIDES;
 
 /** How high the inside of a wall is clear of rafters, `inward` of its outside: inside a shed's high wall they hang below its plates. Never over `most`. */
 export function clearInside(l: BuildingLayout, w: Wall, inward: number, most: number): number {
