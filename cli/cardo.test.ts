@@ -133,6 +133,13 @@ describe("the command line", () => {
     expect(readdirSync(join(dir, "out")).sort()).toEqual(["dxf", "pdf", "svg"].map((e) => `bent-4-of-9-template.${e}`));
     expect(JSON.parse(cardo("check", JOB).out)).toEqual({ findings: [] });
   });
+  it("fits a building into a spot, and says what was given up", () => {
+    const r = cardo("fit", "examples/tool-house-framed.json");
+    expect(r.status).toBe(0);
+    const [fitted] = (JSON.parse(r.out) as { fitted: { given: string[]; fits: boolean }[] }).fitted;
+    expect(fitted).toMatchObject({ fits: true });
+    expect(fitted!.given[0]).toBe("2 boards of the length: 16′-0″ became 14′-4″, 90 % of it.");
+  });
   it.each([
     [["frame", "nowhere.json"], /^cardo: nowhere\.json cannot be read: there is no such file\.$/],
     [["frame", "package.json"], /^cardo: This is no Cardo job file/],
@@ -142,6 +149,7 @@ describe("the command line", () => {
     ],
     [["carve", JOB], /^cardo: unknown command 'carve'.*Commands are frame/],
     [["solve", "README.md"], /^cardo: README\.md is not JSON/],
+    [["fit", JOB], /^cardo: .* has no framed building; only those are fitted by bays\.$/],
   ])("refuses %j in one line, status 2", (args, words) => {
     const r = cardo(...args);
     expect([r.status, r.out]).toEqual([2, ""]);

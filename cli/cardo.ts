@@ -93,6 +93,32 @@ program
   });
 
 program
+  .command("fit <job>")
+  .description("its buildings fitted into the spot of its brief, or one given: what is given up, and their parameters")
+  .option("--length <mm>", "length of the spot, model mm")
+  .option("--depth <mm>", "depth of the spot, model mm")
+  .action(async (job: string, o: { length?: string; depth?: string }) => {
+    const { design } = await readDesign(job);
+    const { compressBuilding } = await import("../core/structures");
+    const side = (text: string | undefined, own: number, name: string): number =>
+      (text === undefined ? own : positive(text, name)) * design.scale.ratio;
+    const spot = {
+      length: side(o.length, design.doc.brief.spotLength, "--length"),
+      depth: side(o.depth, design.doc.brief.spotDepth, "--depth"),
+    };
+    const buildings = design.structures.filter((s) => s.kind.id === "building");
+    if (buildings.length === 0) throw new BadInput(`${job} has no framed building; only those are fitted by bays.`);
+    if (spot.length <= 0 && spot.depth <= 0)
+      throw new BadInput("The brief measures no spot; give --length or --depth in model mm.");
+    print({
+      fitted: buildings.map((s) => ({
+        structure: s.structure.name,
+        ...compressBuilding(s.variant.params as never, spot),
+      })),
+    });
+  });
+
+program
   .command("solve <file>")
   .description("a bare stick problem")
   .option("--quick", "stop at the first plan")
@@ -239,7 +265,7 @@ try {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
   else if (e instanceof CommanderError)
     fail(
-      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find, check, rafters and stairs.`,
+      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find, check, fit, rafters and stairs.`,
       2,
     );
   else fail((e as Error).message, 2);
