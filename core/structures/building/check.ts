@@ -268,6 +268,10 @@ function roofFaults(v: BuildingValues): string[] {
       out.push(
         `A monitor ${fi(v.monitorWidth)} wide leaves no roof beside it on ${fi(across)}; make it at most ${fi(across - feet(4))}.`,
       );
+    if (long - 2 * v.monitorInset < 3 * v.rafterSpacing)
+      out.push(
+        `A monitor ${fi(long - 2 * v.monitorInset)} long stands on too few rafters ${fi(v.rafterSpacing)} apart; it needs ${fi(3 * v.rafterSpacing)}.`,
+      );
     if (2 * v.monitorInset > long - feet(4))
       out.push(
         `A monitor that stands in ${fi(v.monitorInset)} from both gables leaves nothing of ${fi(long)}; bring its ends nearer to them.`,

@@ -386,8 +386,9 @@ export function ridgeCaps(b: Builder, l: BuildingLayout): void {
       as: "length",
       contact: "gap",
     });
-    const boards = b.members.filter((m) => m.id.startsWith(`${root}/board/`) || m.id === `${root}/sheet`);
-    for (const m of boards.slice(-8))
+    // where valleys part the slope its covering is in parts as well
+    const boards = b.members.filter((m) => m.id.startsWith(root) && /^(roof board|roof sheet)$/.test(m.role));
+    for (const m of boards.slice(-40))
       b.join({
         kind: "bearing",
         id: `${id}>${m.id.slice(root.length + 1)}`,

@@ -131,7 +131,8 @@ export function frameFloor(b: Local, l: BuildingLayout, f: FloorSet): void {
     if (q + t.plank.v <= heads.q[0] + NEAR) return joists[k]!;
     return q >= heads.q[1] - NEAR ? `${joists[k]!}-far` : undefined;
   };
-  planks(b, l, f, stations, under);
+  const others = heads ? [...heads.ids, low, high] : [low, high];
+  planks(b, l, f, stations, under, others);
 }
 
 /** Rows of planks across the joists: the last is ripped to what is left, long ones are butted over joists, staggered. */
@@ -141,6 +142,7 @@ function planks(
   f: FloorSet,
   stations: readonly number[],
   under: (k: number, q: number) => string | undefined,
+  others: readonly string[],
 ): void {
   const { v, t, mm } = l;
   const { plank } = t;
@@ -218,12 +220,25 @@ function planks(
         return;
       }
       const there = stations.flatMap((s, k) => (under(k, q) === undefined ? [] : [{ s, k }]));
-      holds(
+      // a short piece beside an opening may lie on its headers alone
+      const held = holds(
         there.map((x) => x.s),
         start,
         end,
         t.joist.w / 2,
-      ).forEach(({ at, whole }) => {
+      );
+      if (!held.some((x) => x.whole))
+        for (const o of others)
+          b.join({
+            kind: "bearing",
+            id: `${id}>${o.split("/").slice(-2).join("")}`,
+            a: id,
+            b: o,
+            aFace: "-w",
+            bFace: "+v",
+            contact: "gap",
+          });
+      held.forEach(({ at, whole }) => {
         const k = there[at]!.k;
         b.join({
           kind: "lap",
