@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { rafterTable } from "../../carpentry";
+import { SQUARE } from "../../carpentry/framingSquare.fixture";
 import { pieceShape, piecesOf, resolve, setting, type ResolvedFrame } from "../../frame";
 import { dot } from "../../geometry";
 import { feet, inches, scaleOf, toModel, prototype, type Prototype } from "../../units";
@@ -8,7 +9,8 @@ import { newRow } from "../newRow";
 import { defaultsOf, withValue } from "../spec";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { building, buildsOf, compressBuilding, facetsOf, footprint, trueShape } from ".";
-import { buildingCheck, buildingRemarks } from "./check";
+import { buildingCheck } from "./check";
+import { buildingRemarks } from "./remarks";
 import { buildingFrame } from "./frame";
 import { buildingLayout, onWall } from "./layout";
 import { roughOpening } from "./openings";
@@ -32,16 +34,6 @@ const framed = (over: Partial<BuildingValues>): { v: BuildingValues; r: Resolved
 const theory = (r: ResolvedFrame, id: string): number => r.byMember.get(`t/main/roof/${id}`)![0]!.member.theoretical!;
 
 describe("a framed hip roof", () => {
-  // the rafter table stamped on framing squares, as carpenters' handbooks print it
-  const SQUARE = [
-    [4, 12.65, 17.44, 16.87, 25.3, 11.38, 11.68],
-    [5, 13.0, 17.69, 17.33, 26.0, 11.08, 11.51],
-    [6, 13.42, 18.0, 17.89, 26.83, 10.73, 11.31],
-    [8, 14.42, 18.76, 19.23, 28.84, 9.98, 10.85],
-    [10, 15.62, 19.7, 20.83, 31.24, 9.22, 10.34],
-    [12, 16.97, 20.78, 22.63, 33.94, 8.49, 9.8],
-    [18, 21.63, 24.74, 28.84, 43.27, 6.66, 8.23],
-  ] as const;
   const inch = toModel(ctx.scale, inches(1));
   it.each(SQUARE)(
     "at %d in 12 has the framing square's lengths and side cuts",

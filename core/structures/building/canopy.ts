@@ -1,7 +1,7 @@
 import type { Builder } from "../builder";
 import type { Vec3 } from "../../geometry";
 import { onWall, rootOf, type BuildingLayout } from "./layout";
-import { placed, type Placement } from "./place";
+import { placed, quartersOf } from "./place";
 import { buttJoint } from "./walls";
 
 /** Canopies: rafters falling away from a ledger on the wall to a beam that knee brackets carry. */
@@ -12,8 +12,7 @@ export function canopies(b: Builder, l: BuildingLayout): void {
     const wall = l.main.walls.find((x) => x.name === w.side)!;
     const root = rootOf(l, `canopy${i + 1}`);
     const [x, y] = onWall(wall, mm(w.at) + mm(w.length) / 2, 0, 0);
-    const quarters = (wall.e[0] > 0.5 ? 0 : wall.e[1] > 0.5 ? 1 : wall.e[0] < -0.5 ? 2 : 3) as Placement["quarters"];
-    const local = placed(b, { quarters, at: [x, y] });
+    const local = placed(b, { quarters: quartersOf(wall.e), at: [x, y] });
     const half = mm(w.length) / 2;
     const depth = mm(w.depth);
     const fall = 2 / 12;

@@ -4,6 +4,7 @@ import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import { onWall, rootOf, type BuildingLayout, type Part, type Slope, type Wall } from "./layout";
 import { move, movePlane } from "./place";
+import { casings } from "./casings";
 import { rest } from "./rest";
 import { breakOf, upperSlope } from "./facets";
 import { alongWall, planeZ, slopePlane, wallOn } from "./slopes";
@@ -586,53 +587,4 @@ function highest(l: BuildingLayout, f: CladFace, s0: number, s1: number): number
     else hi = mid;
   }
   return lo;
-}
-
-/** Boards round every opening, on the framing: two at the sides, one over them, one under a window. */
-function casings(b: Builder, l: BuildingLayout, w: Wall): void {
-  const { t } = l;
-  const root = rootOf(l, w.name);
-  const c = t.casing;
-  for (const g of w.gaps) {
-    const put = (name: string, a: Vec3, d: Vec3, up: Vec3): string =>
-      b.stick({
-        id: `${root}/${g.name}/casing/${name}`,
-        assembly: root,
-        role: "casing",
-        letter: "CS",
-        timber: c,
-        a,
-        b: d,
-        up,
-        square: true,
-      }).id;
-    const at = (s: number, z: number): Vec3 => onWall(w, s, -c.w / 2, z);
-    const foot = g.door ? 0 : g.sill;
-    const sides = [-1, 1].map((k) =>
-      put(
-        k < 0 ? "left" : "right",
-        at(k < 0 ? g.from - c.v / 2 : g.to + c.v / 2, foot),
-        at(k < 0 ? g.from - c.v / 2 : g.to + c.v / 2, g.head),
-        w.e,
-      ),
-    );
-    const head = put("head", at(g.from - c.v, g.head + c.v / 2), at(g.to + c.v, g.head + c.v / 2), [0, 0, 1]);
-    const all = [...sides, head];
-    if (!g.door) all.push(put("sill", at(g.from - c.v, g.sill - c.v / 2), at(g.to + c.v, g.sill - c.v / 2), [0, 0, 1]));
-    const behind = b.members.filter(
-      (m) => m.id.startsWith(`${root}/${g.name}/`) && /king|jack|opening post|header|window sill|^stud$/.test(m.role),
-    );
-    const sheet = b.members.find((m) => m.id === `${root}/sheet`);
-    for (const id of all)
-      for (const m of sheet ? [sheet] : behind)
-        b.join({
-          kind: "bearing",
-          id: `${id}>${m.id.slice(root.length + 1)}`,
-          a: id,
-          b: m.id,
-          aFace: /left|right/.test(id) ? "+w" : "-w",
-          bFace: "+v",
-          contact: "gap",
-        });
-  }
 }

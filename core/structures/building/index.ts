@@ -1,7 +1,9 @@
 import type { StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
 import { buildsOf } from "./builds";
-import { buildingCheck, buildingRemarks, buildingShown } from "./check";
+import { buildingCheck } from "./check";
+import { buildingRemarks } from "./remarks";
+import { buildingShown } from "./shown";
 import { buildingDimensions } from "./dimensions";
 import { buildingFrame } from "./frame";
 import { buildingLayout } from "./layout";

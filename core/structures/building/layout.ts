@@ -5,7 +5,7 @@ import type { Context } from "../kind";
 import { timberOf, type Timber } from "../timber";
 import { roughOpening } from "./openings";
 import type { BuildingValues, SideName } from "./parameters";
-import { move, turn, type Placement } from "./place";
+import { move, quartersOf, turn, type Placement } from "./place";
 
 /** The walls of a part in its own axes: eave walls looking to −q and +q, ends looking to +p and −p. */
 export type Side = "S" | "E" | "N" | "W";
@@ -325,7 +325,6 @@ function wingPart(l: Base, main: Part, index: number): Part {
     against.origin[0] + against.e[0] * s + against.n[0] * out,
     against.origin[1] + against.e[1] * s + against.n[1] * out,
   ];
-  const quartersOf = (d: Vec3): Placement["quarters"] => (d[0] > 0.5 ? 0 : d[1] > 0.5 ? 1 : d[0] < -0.5 ? 2 : 3);
   if (w.kind === "lean") {
     const place: Placement = { quarters: quartersOf(against.e), at: at(from + along / 2, 0) };
     const p = [-along / 2, along / 2] as const;

@@ -10,6 +10,9 @@ export interface Placement {
 const COS = [1, 0, -1, 0] as const;
 const SIN = [0, 1, 0, -1] as const;
 
+/** The quarters that bring p to lie along a level direction of the building. */
+export const quartersOf = (d: Vec3): Placement["quarters"] => (d[0] > 0.5 ? 0 : d[1] > 0.5 ? 1 : d[0] < -0.5 ? 2 : 3);
+
 export function turn(p: Placement, d: Vec3): Vec3 {
   const [c, s] = [COS[p.quarters], SIN[p.quarters]];
   return [c * d[0] - s * d[1], s * d[0] + c * d[1], d[2]];

@@ -5,10 +5,9 @@ import { prototype, toPrototype, model } from "../../units";
 import type { Builder } from "../builder";
 import { frameFloor } from "./floor";
 import { onWall, rootOf, type BuildingLayout, type Wall } from "./layout";
-import { placed, type Placement } from "./place";
+import { placed, quartersOf, type Placement } from "./place";
 import { buttJoint } from "./walls";
 
-const quartersOf = (d: Vec3): Placement["quarters"] => (d[0] > 0.5 ? 0 : d[1] > 0.5 ? 1 : d[0] < -0.5 ? 2 : 3);
 const wallNamed = (l: BuildingLayout, side: string): Wall => l.main.walls.find((w) => w.name === side)!;
 
 /** Platforms along the walls of the main part: joists, rims and planks on beams and posts down to the ground; and the stairs. */

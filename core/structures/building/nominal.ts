@@ -1,0 +1,65 @@
+import { printFeetInches } from "../../units";
+import { nominalMm } from "../trestle/layout";
+import { type BuildingValues } from "./parameters";
+
+export const fi = (mm: number): string => printFeetInches(mm);
+
+export const isHip = (v: BuildingValues): boolean => v.roof === "hip" || v.roof === "hipdeck";
+
+export const sloped = (v: BuildingValues): boolean => v.roof !== "none" && v.roof !== "flat";
+
+export const hasGables = (v: BuildingValues): boolean => sloped(v) && !isHip(v);
+
+/** The walls' framing, nominal prototype mm: thickness of the wall, and of what stands and lies in it. */
+export function wallSizes(v: BuildingValues): { wall: number; thick: number; plates: number; beside: number } {
+  const s = nominalMm(v.framing === "posts" ? v.post : v.stud);
+  if (v.framing === "posts")
+    return { wall: s.width, thick: s.thickness, plates: s.thickness, beside: nominalMm(v.girt).thickness };
+  return {
+    wall: s.width,
+    thick: s.thickness,
+    plates: v.topPlates * s.thickness,
+    beside: (v.openingFrame === "jacks" ? 2 : 1) * s.thickness,
+  };
+}
+
+/** Length of a wall and the height of its plates; undefined where a wing has none on that side. */
+export function wallOfPart(v: BuildingValues, part: number, side: string): { length: number; top: number } | undefined {
+  if (part === 0) return wallOf(v, side);
+  const w = v.wings[part - 1];
+  if (!w || (w.kind !== "gable" && w.kind !== "lean")) return undefined;
+  const facing = { front: "back", back: "front", left: "right", right: "left" }[w.side];
+  if (side === facing) return undefined;
+  return { length: side === w.side ? w.length : w.depth, top: w.height };
+}
+
+/** Length of a wall of the main part, and the height of its plates. */
+export function wallOf(v: BuildingValues, side: string): { length: number; top: number } {
+  const length = side === "front" || side === "back" ? v.length : v.width;
+  const turned = isHip(v) ? v.width > v.length : v.ridgeAlong === "width" && v.roof !== "flat" && v.roof !== "none";
+  const eave = turned
+    ? side === "right"
+      ? "S"
+      : side === "left"
+        ? "N"
+        : ""
+    : side === "front"
+      ? "S"
+      : side === "back"
+        ? "N"
+        : "";
+  const across = turned ? v.length : v.width;
+  const k = v.rise / 12;
+  let top: number = v.wallHeight;
+  if (v.roof === "flat") top += v.parapet;
+  if (v.roof === "saltbox" && eave === "S") top += 2 * v.ridgeShift * k;
+  if (v.roof === "shed" && eave === "N") top += (across - wallSizes(v).wall) * k;
+  return { length, top };
+}
+
+export function eaveSide(v: BuildingValues, side: string): boolean {
+  if (isHip(v)) return true;
+  const turned = v.ridgeAlong === "width";
+  const eave = turned ? side === "right" || side === "left" : side === "front" || side === "back";
+  return v.roof === "shed" ? eave && side !== (turned ? "left" : "back") : eave;
+}

@@ -1,0 +1,166 @@
+import { flight, stairRemarks } from "../../carpentry";
+import { feet, inches } from "../../units";
+import { type Remark } from "../kind";
+import { nominalMm } from "../trestle/layout";
+import { unusual } from "../unusual";
+import { eaveSide, fi, sloped, wallOf, wallOfPart, wallSizes } from "./nominal";
+import { buildingSpec, type BuildingValues } from "./parameters";
+import { buildingShown } from "./shown";
+
+/** Half a car's width and its height over the rail: AAR Plate C is 10 ft 8 in by 15 ft 6 in, from memory. */
+const CAR = { half: feet(5, 4), high: feet(15, 6) };
+
+/** How high a car's floor usually is over the rail. Common practice. */
+const CAR_FLOOR = [feet(3, 6), feet(4, 6)] as const;
+
+/** What a passing car, and its floor, have to say of eaves, canopies and docks. */
+function trackRemarks(v: BuildingValues): Remark[] {
+  if (v.track === "none") return [];
+  const out: Remark[] = [];
+  const reach = (name: string, depth: number, low: number, param: string): void => {
+    const clear = v.trackOff - depth;
+    if (low + v.railBelow < CAR.high && clear < CAR.half + inches(6))
+      out.push({
+        param,
+        text: `${name} comes within ${fi(Math.max(0, clear))} of the track's centre at ${fi(low + v.railBelow)} over the rail; a car takes ${fi(CAR.half)} on each side, up to ${fi(CAR.high)}. Move the track to ${fi(depth + CAR.half + inches(6))} from the wall, or shorten it.`,
+      });
+  };
+  if (sloped(v) && eaveSide(v, v.track))
+    reach(
+      "The eave",
+      v.overhang,
+      wallOf(v, v.track).top - (v.overhang * v.rise) / 12 - nominalMm(v.rafter).width,
+      "overhang",
+    );
+  v.wings.forEach((w, i) => {
+    if (w.side !== v.track) return;
+    if (w.kind === "canopy") reach(`Canopy ${i + 1}`, w.depth, w.height - w.depth / 6 - feet(1), `wings.${i}.depth`);
+    if (w.kind !== "platform") return;
+    const over = v.railBelow + w.height;
+    if (over > inches(12)) reach(`Platform ${i + 1}`, w.depth + v.plankOver, w.height, `wings.${i}.depth`);
+    if (over > feet(2) && (over < CAR_FLOOR[0] || over > CAR_FLOOR[1]))
+      out.push({
+        param: `wings.${i}.height`,
+        text: `Platform ${i + 1} is ${fi(over)} over the rail and a car's floor about 4′-0″: dock, car floor and rail do not agree.`,
+        fix: { label: "Set it level with the cars", value: feet(4) - v.railBelow },
+      });
+    if (
+      v.openings.some((o) => o.kind === "door" && o.wall === w.side && o.part === 0) &&
+      Math.abs(w.height) > inches(9)
+    )
+      out.push({
+        param: `wings.${i}.height`,
+        text: `Platform ${i + 1} lies ${fi(Math.abs(w.height))} ${w.height > 0 ? "over" : "under"} the floor that the doors behind it open on.`,
+        fix: { label: "Set it level with the floor", value: 0 },
+      });
+  });
+  return out;
+}
+
+/** What is unusual or wants a second look. */
+export function buildingRemarks(v: BuildingValues): Remark[] {
+  const out = [...unusual(buildingSpec, v, (p) => buildingShown(v, p)), ...trackRemarks(v)];
+  if (v.loft)
+    v.openings.forEach((o, i) => {
+      if (o.part === 0 && o.sill < v.loftHeight && o.sill + o.height > v.loftHeight - nominalMm(v.joist).width)
+        out.push({
+          param: "loftHeight",
+          text: `Opening ${i + 1} from ${fi(o.sill)} to ${fi(o.sill + o.height)} is crossed by the loft at ${fi(v.loftHeight)}, which shows behind it.`,
+        });
+    });
+  if (v.interior && v.roof !== "none" && v.leftOff === "none" && !v.locating)
+    out.push({
+      param: "leftOff",
+      text: "The inside is seen, and with the last wall on neither brush nor hand reaches it: leave the roof or a wall off until it is done, or let the roof lift off.",
+      fix: { label: "The roof lifts off", value: "roof" },
+    });
+  const s = wallSizes(v);
+  v.openings.forEach((o, i) => {
+    if (o.kind === "door" && o.height < feet(6, 8) - 1e-6)
+      out.push({
+        param: `openings.${i}.height`,
+        text: `Door ${i + 1} is ${fi(o.height)} high; people need ${fi(feet(6, 8))}.`,
+        fix: { label: `Set ${fi(feet(6, 8))}`, value: feet(6, 8) },
+      });
+    if (v.framing === "posts") {
+      const length = wallOfPart(v, o.part, o.wall)?.length ?? v.length;
+      const bay = length / Math.max(1, Math.round(length / v.bay));
+      const room = bay - nominalMm(v.post).thickness;
+      if (o.width > room)
+        out.push({
+          param: `openings.${i}.width`,
+          text: `Opening ${i + 1} is ${fi(o.width)} wide; its bay leaves ${fi(room)} between posts, so a post is left out for it.`,
+        });
+    }
+  });
+  if (v.framing === "studs" && v.corner === "solid" && nominalMm(v.cornerPost).width < s.wall - 1e-6)
+    out.push({
+      param: "cornerPost",
+      text: `A corner post of ${v.cornerPost} is thinner than the wall, which is ${fi(s.wall)}: walls and post do not meet without a rebate.`,
+    });
+  if (v.fascia === "board" && sloped(v)) {
+    const plumb = nominalMm(v.rafter).width * Math.hypot(1, v.rise / 12);
+    const board = nominalMm(v.fasciaSize).width;
+    if (board < plumb * 0.75)
+      out.push({
+        param: "fasciaSize",
+        text: `The rafters' plumb cuts are ${fi(plumb)} high and the fascia of ${v.fasciaSize} covers only ${fi(board)} of them.`,
+      });
+  }
+  v.stairs.forEach((r, i) => {
+    const rise = v.groundDepth + r.level;
+    if (rise > inches(3))
+      stairRemarks(flight(rise, r.tread, r.riser)).forEach((text, n) =>
+        out.push({ param: `stairs.${i}.${n === 0 ? "riser" : "tread"}`, text: `Stair ${i + 1}: ${text}` }),
+      );
+    if (r.rail === false && rise > inches(30))
+      out.push({
+        param: `stairs.${i}.rail`,
+        text: `Stair ${i + 1} rises ${fi(rise)} without a railing; more than ${fi(inches(30))} wants one.`,
+        fix: { label: "Add railings", value: true },
+      });
+  });
+  if (v.siding === "vertical" || v.siding === "batten") {
+    const board = nominalMm(v.sidingBoard).width;
+    for (const [side, length, key] of [
+      ["front and back", v.length, "length"],
+      ["ends", v.width, "width"],
+    ] as const) {
+      const corner = nominalMm(v.cornerBoard);
+      const trim = v.cornerBoards ? 2 * (corner.width - (key === "width" ? corner.thickness : 0)) : 0;
+      const rest = (length - trim) % board;
+      if (rest > 1 && board - rest > 1)
+        out.push({
+          param: key,
+          text: `The ${side} take ${Math.floor((length - trim) / board)} boards of ${fi(board)} and a strip of ${fi(rest)}; a good wall ends on a full board.`,
+          fix: {
+            label: rest < board / 2 ? `${fi(rest)} shorter` : `${fi(board - rest)} longer`,
+            value: rest < board / 2 ? length - rest : length + board - rest,
+          },
+        });
+    }
+  }
+  if (v.floor !== "none") {
+    const board = nominalMm(v.plank).width + v.plankGap;
+    const across = v.plankWay === "along" ? v.width : v.length;
+    const rest = across % board;
+    if (rest > 1 && rest < board / 4)
+      out.push({
+        param: v.plankWay === "along" ? "width" : "length",
+        text: `The last floor plank is a sliver of ${fi(rest)}.`,
+      });
+  }
+  if (v.floor === "lift" && v.ceiling !== "none" && !v.locating)
+    out.push({
+      param: "locating",
+      text: "The floor lifts out, but the roof with its ceiling joists is fixed over it: let the roof lift off too.",
+      fix: { label: "Roof lifts off", value: true },
+    });
+  for (const [i, w] of v.wings.entries())
+    if (w.kind === "platform" && w.side === "front" && Math.abs(w.height) > feet(4, 6))
+      out.push({
+        param: `wings.${i}.height`,
+        text: `Platform ${i + 1} is ${fi(w.height)} off the floor; a dock is level with it.`,
+      });
+  return out;
+}

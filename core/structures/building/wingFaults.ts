@@ -1,0 +1,156 @@
+import { feet, inches } from "../../units";
+import { nominalMm } from "../trestle/layout";
+import { eaveSide, fi, sloped, wallOf, wallSizes } from "./nominal";
+import { roughOpening } from "./openings";
+import { type BuildingValues } from "./parameters";
+
+export function wingFaults(v: BuildingValues): string[] {
+  const out: string[] = [];
+  const s = wallSizes(v);
+  v.wings.forEach((w, i) => {
+    if (w.kind === "platform" || w.kind === "canopy") {
+      if (w.kind === "canopy" && w.depth < feet(3))
+        out.push(`Canopy ${i + 1} is ${fi(w.depth)} deep; its brackets need at least ${fi(feet(3))}.`);
+      return;
+    }
+    const wing = `Wing ${i + 1}`;
+    const wall = wallOf(v, w.side);
+    if (w.at < -1e-6 || w.at + w.length > wall.length + 1e-6)
+      return void out.push(
+        `${wing} stands from ${fi(w.at)} to ${fi(w.at + w.length)} of a ${w.side} wall ${fi(wall.length)} long; keep it between its corners.`,
+      );
+    if (Math.min(w.length, w.depth) < 6 * s.wall)
+      out.push(`${wing} is ${fi(w.length)} by ${fi(w.depth)}; it has no room inside walls of ${fi(s.wall)}.`);
+    if (w.height < s.plates + s.thick + inches(18))
+      out.push(`${wing} has plates at ${fi(w.height)}; make them at least ${fi(s.plates + s.thick + inches(18))}.`);
+    const k = v.rise / 12;
+    const above = nominalMm(v.rafter).width * Math.hypot(1, k);
+    out.push(...crossedOpenings(v, w, i, above));
+    const level = Math.abs(w.height - wall.top) < 1e-6;
+    if (w.kind === "gable" && level && (v.roof === "gable" || v.roof === "saltbox") && eaveSide(v, w.side)) {
+      const room = inches(6) + nominalMm(v.hipRafter).thickness * 2 + v.overhang;
+      if (w.at < room || w.at + w.length > wall.length - room)
+        out.push(
+          `${wing} meets the main roof in valleys, which need ${fi(room)} of eave on both sides; move it from the corner, or lower its plates so that it ends against the wall.`,
+        );
+      const run = v.roof === "saltbox" ? runOf(v, w.side) : (v.ridgeAlong === "width" ? v.length : v.width) / 2;
+      // the long valley runs on from its corner to the main ridge
+      const [lo, hi] = (v.ridgeAlong === "width" ? w.side === "right" : w.side === "front")
+        ? [w.at + w.length - run, w.at + w.length]
+        : [w.at, w.at + run];
+      if (lo < feet(1) || hi > wall.length - feet(1))
+        out.push(
+          `${wing}'s long valley would meet the main ridge past its end; move the wing by ${fi(Math.max(feet(1) - lo, hi - wall.length + feet(1)))}.`,
+        );
+      if (w.length / 2 > run - feet(1))
+        out.push(
+          `${wing} is ${fi(w.length)} wide; its ridge would come within a foot of the main one. Make it at most ${fi(2 * (run - feet(1)))} wide.`,
+        );
+      return;
+    }
+    const rise = w.kind === "gable" ? (w.length / 2 + 0) * k : w.depth * k;
+    const peak = w.height + above + rise;
+    const clear =
+      v.roof === "flat" || v.roof === "none"
+        ? wall.top
+        : eaveSide(v, w.side)
+          ? wall.top - above - v.overhang * k - inches(2)
+          : wall.top;
+    if (peak > clear)
+      out.push(
+        `${wing} reaches ${fi(peak)} with its roof; against the ${w.side} wall there is room up to ${fi(clear)}. Lower its plates by ${fi(peak - clear)}${w.kind === "gable" && eaveSide(v, w.side) ? `, or set them level with the main ones at ${fi(wall.top)} for valleys` : ""}.`,
+      );
+  });
+  v.wings.forEach((w, i) => {
+    if (w.kind !== "platform" && w.kind !== "canopy") return;
+    // what hangs lowest over the wall: tails and the rafters of a gable's overhang
+    const eave =
+      v.wallHeight -
+      (sloped(v) ? nominalMm(v.rafter).width * Math.hypot(1, v.rise / 12) + (v.overhang * v.rise) / 12 : 0) -
+      inches(6);
+    if (w.kind === "platform" && w.height > Math.min(v.wallHeight / 2, eave))
+      out.push(
+        `Platform ${i + 1} at ${fi(w.height)} would run into the eaves or halfway up the wall; keep it below ${fi(Math.min(v.wallHeight / 2, eave))}.`,
+      );
+    if (w.kind === "canopy" && w.height > eave)
+      out.push(`Canopy ${i + 1} at ${fi(w.height)} would run into the eaves; keep it below ${fi(eave)}.`);
+    if (w.kind === "canopy" && w.height - w.depth < inches(18))
+      out.push(
+        `Canopy ${i + 1} is ${fi(w.depth)} deep and ${fi(w.height)} high; its brackets would reach the floor. Raise it or make it less deep.`,
+      );
+    v.wings.forEach((o, n) => {
+      if (
+        n === i ||
+        (o.kind === w.kind && n < i) ||
+        (o.kind !== w.kind && (o.kind === "platform" || o.kind === "canopy"))
+      )
+        return;
+      const room = o.kind === w.kind ? 0 : v.overhang + feet(1);
+      const [a, c] = [planOf(v, w), planOf(v, o)];
+      if (a[0] < c[2] + room && c[0] < a[2] + room && a[1] < c[3] + room && c[1] < a[3] + room)
+        out.push(
+          `${w.kind === "platform" ? "Platform" : "Canopy"} ${i + 1} and wing ${n + 1} stand in each other; part them by ${fi(room)}.`,
+        );
+    });
+  });
+  const walls = v.wings.filter((w) => w.kind === "gable" || w.kind === "lean");
+  walls.forEach((a, i) =>
+    walls.slice(i + 1).forEach((b) => {
+      if (a.side !== b.side) return;
+      const gap = Math.max(a.at, b.at) - Math.min(a.at + a.length, b.at + b.length);
+      const need = 2 * v.overhang + feet(1);
+      if (gap < need)
+        out.push(
+          `Two wings against the ${a.side} wall are ${fi(Math.max(0, gap))} apart; their eaves need ${fi(need)}.`,
+        );
+    }),
+  );
+  return out;
+}
+
+/** Openings of the main part that a wing's walls or its roof cross. */
+function crossedOpenings(v: BuildingValues, w: BuildingValues["wings"][number], i: number, above: number): string[] {
+  const s = wallSizes(v);
+  const k = v.rise / 12;
+  const room = s.beside + (v.casings ? nominalMm(v.casing).width : 0) + inches(1);
+  const [a, b] = [w.at, w.at + w.length];
+  const out = (w.kind === "gable" ? v.overhang : v.gableOverhang) + room;
+  const low = w.height - above - (w.kind === "gable" ? v.overhang * k : 0) - room - nominalMm(v.fasciaSize).width;
+  const high = w.height + above + (w.kind === "gable" ? w.length / 2 : w.depth) * k + room + inches(4);
+  return v.openings.flatMap((o, n): string[] => {
+    if (o.wall !== w.side || o.part !== 0) return [];
+    const r = roughOpening(o, 0);
+    const [p, q] = [o.at - r.width / 2 - room, o.at + r.width / 2 + room];
+    const inside = p > a + s.wall && q < b - s.wall;
+    const beside = q < a || p > b;
+    if (!inside && !beside && r.sill - room < w.height + above)
+      return [`Opening ${n + 1} in the ${o.wall} wall is crossed by a wall of wing ${i + 1}; move one of them.`];
+    if (p < b + out && q > a - out && r.head + room > low && r.sill - room < high)
+      return [
+        `Opening ${n + 1} in the ${o.wall} wall is crossed by the roof of wing ${i + 1}; move one of them, or lower the wing's plates.`,
+      ];
+    return [];
+  });
+}
+
+/** The rectangle a wing takes from above: least x and y, greatest x and y from the building's middle. */
+function planOf(v: BuildingValues, w: BuildingValues["wings"][number]): readonly [number, number, number, number] {
+  const [x, y] = [v.length / 2, v.width / 2];
+  switch (w.side) {
+    case "front":
+      return [w.at - x, -y - w.depth, w.at + w.length - x, -y];
+    case "right":
+      return [x, w.at - y, x + w.depth, w.at + w.length - y];
+    case "back":
+      return [x - w.at - w.length, y, x - w.at, y + w.depth];
+    default:
+      return [-x - w.depth, y - w.at - w.length, -x, y - w.at];
+  }
+}
+
+function runOf(v: BuildingValues, side: string): number {
+  const turned = v.ridgeAlong === "width";
+  const half = (turned ? v.length : v.width) / 2;
+  const front = side === (turned ? "right" : "front");
+  return front ? half - v.ridgeShift : half + v.ridgeShift;
+}
