@@ -3,8 +3,8 @@ import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build } from "../kind";
 import { facetsOf, type Facet } from "./facets";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
-import { monitorOf } from "./monitor";
 import { turn } from "./place";
+import { raisedOf } from "./raised";
 import { alongOf, upslope } from "./slopes";
 import { interruptionsOf } from "./valley";
 
@@ -28,8 +28,7 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
   const out: BuildingBuild[] = [];
   const inside = l.v.faceUp === "inside";
   const cuts = interruptionsOf(l);
-  const monitor = monitorOf(l);
-  for (const part of monitor ? [...l.parts, monitor] : l.parts) {
+  for (const part of [...l.parts, ...raisedOf(l)]) {
     const root = rootOf(l, part.name);
     for (const w of part.walls) {
       const own = rootOf(l, w.name);

@@ -2,6 +2,7 @@ import { parseNominal } from "../../lumber";
 import { feet, inches } from "../../units";
 import { nominalMm } from "../trestle/layout";
 import { SIZES } from "./layout";
+import { dormerFaults } from "./dormerFaults";
 import { eaveSide, fi, hasGables, isHip, sloped, wallOf, wallOfPart, wallSizes } from "./nominal";
 import { roughOpening } from "./openings";
 import { SIDES, buildingSpec, type BuildingValues } from "./parameters";
@@ -93,7 +94,7 @@ export function buildingCheck(v: BuildingValues): string[] {
     out.push("A roof's locating strips slip inside the walls, where they are lined; leave out one or the other.");
   if (v.lined && v.roof === "flat")
     out.push("A flat roof's ledgers lie on the inside of the walls, where they are lined; leave out the lining.");
-  out.push(...openingFaults(v), ...roofFaults(v), ...wingFaults(v));
+  out.push(...openingFaults(v), ...roofFaults(v), ...wingFaults(v), ...dormerFaults(v));
   return out;
 }
 

@@ -5,6 +5,7 @@ import type { Timber } from "../timber";
 import { onWall, rootOf, type BuildingLayout, type Part, type Slope, type Wall } from "./layout";
 import { move, movePlane } from "./place";
 import { casings } from "./casings";
+import { dormersOf } from "./dormer";
 import { rest } from "./rest";
 import { breakOf, upperSlope } from "./facets";
 import { alongWall, planeZ, slopePlane, wallOn } from "./slopes";
@@ -37,6 +38,8 @@ export interface CladFace {
   /** Datums of the slopes over a gable. */
   readonly slopes: readonly string[];
   readonly holes: readonly Hole[];
+  /** Of a dormer's cheek: the covering that it ends on below, a datum and its height along the wall. */
+  readonly base?: { readonly datum: string; readonly at: (s: number) => number };
 }
 const NEAR = 1e-6;
 /** Strips narrower than this are not laid, model mm. */
@@ -45,7 +48,7 @@ const LEAST = 0.25;
 /** Boards, battens, corner boards and casings on the outside of every wall. */
 export function cladding(b: Builder, l: BuildingLayout): void {
   const { v } = l;
-  for (const part of l.parts)
+  for (const part of [...l.parts, ...dormersOf(l).map((d) => d.part)])
     // long walls first: the end walls' corner boards cover the edges of theirs
     for (const w of [...part.walls].sort((m, n) => Number(n.through) - Number(m.through))) {
       if (v.casings) casings(b, l, w);
@@ -80,8 +83,8 @@ function wingAtCorner(l: BuildingLayout, part: Part, w: Wall, side: "left" | "ri
 }
 
 /** How far under a gable's slopes its cladding ends, square to them: under the lookouts, or under a barge board on the end rafter itself. */
-function gableDrop(l: BuildingLayout): number {
-  if (l.mm(l.v.gableOverhang) > 0) return l.t.lookout.w;
+function gableDrop(l: BuildingLayout, part: Part): number {
+  if (part.gableOut > 0) return l.t.lookout.w;
   return l.v.barge ? l.t.fascia.v : 0;
 }
 
@@ -101,7 +104,11 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
     l.floorDepth + (v.foundation === "none" || v.foundation === "bents" ? 0 : t.sillBeam.w),
   );
   // it stands on the water table
-  const foot = hung + (v.waterTable ? t.waterTable.v : 0);
+  const on = part.onRoof;
+  const surface = (p: number): number => planeZ(part.slopes.S!, 0) + (on ? (on.x - p) * on.k : 0);
+  const foot = on ? surface(part.p[1]) : hung + (v.waterTable ? t.waterTable.v : 0);
+  const base =
+    on && w.through ? { datum: on.datum, at: (s: number) => surface(w.side === "S" ? s : w.length - s) } : undefined;
   const [openLeft, openRight] = openEnds(part, w);
   // an end wall's cladding covers the edges of the long walls'; corner boards stand between
   const corner = (side: "left" | "right"): number => {
@@ -112,7 +119,7 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
   const to = w.length - (openRight ? l.clad : corner("right"));
   const slope = part.slopes[w.side];
   const deep = (k: number): number => t.rafter.v * Math.hypot(1, k);
-  const valleyed = part.valley || l.parts.some((p) => p.valley && p.against === w.name);
+  const valleyed = (part.valley && !on) || l.parts.some((p) => p.valley && p.against === w.name);
   const hips = part.roof === "hip" || part.roof === "hipdeck" || valleyed;
   let head = w.top;
   const slopes: string[] = [];
@@ -124,7 +131,7 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
     head = planeZ(s, part.q[1] - part.q[0]) - deep(s.k);
   } else if (!w.through && part.roof !== "flat" && part.roof !== "none") {
     // under the lookouts, if there are any
-    const down = gableDrop(l);
+    const down = gableDrop(l, part);
     const planes = (["S", "N"] as const).flatMap((side) => {
       const s = part.slopes[side];
       if (!s) return [];
@@ -139,13 +146,13 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
     });
     head = part.peak[1];
   }
-  if (v.frieze && (slope || part.roof === "flat")) head -= t.frieze.v;
+  if (v.frieze && !on && (slope || part.roof === "flat")) head -= t.frieze.v;
   const holes: Hole[] = w.gaps.map((g) => {
     const c = v.casings ? t.casing.v : 0;
     return { id: g.name, from: g.from - c, to: g.to + c, low: g.door ? -Infinity : g.sill - c, high: g.head + c };
   });
   // a ridge that runs out over the gable
-  if (slopes.length > 0 && mm(v.gableOverhang) > 0 && part.slopes.N) {
+  if (slopes.length > 0 && part.gableOut > 0 && part.slopes.N) {
     const s = w.side === "E" ? part.peak[0] - part.q[0] : part.q[1] - part.peak[0];
     holes.push({
       id: "ridge",
@@ -198,7 +205,7 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
       });
     }
   }
-  return { wall: w, part, from, to, foot, head, slopes, holes };
+  return { wall: w, part, from, to, foot, head, slopes, holes, ...(base ? { base } : {}) };
 }
 
 /** The frame's sticks that lie in a wall's outer face: its own, the end rafters over it, rims and sill beams under it. */
@@ -390,8 +397,9 @@ function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: readon
         upright: true,
         out: t.w / 2,
         touch: { s, z: [z0, Math.min(z1, top)] },
-        ...(f.slopes.length > 0 ? { ends: [{ kind: "square", beyond: 0 }, undefined] as const } : {}),
+        ends: [f.base ? undefined : SQUARE, f.slopes.length > 0 ? undefined : SQUARE],
       });
+      onBase(b, f, id, "end0");
       for (const d of f.slopes)
         b.join({ kind: "trim", id: `${id}/${d.split("/").pop()}`, a: id, datum: d, as: "end1", contact: "gap" });
       return [id];
@@ -414,6 +422,11 @@ function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: readon
         contact: "gap",
       });
   }
+}
+const SQUARE = { kind: "square", beyond: 0 } as const;
+/** Cuts what reaches down to the covering under a dormer's cheek. */
+function onBase(b: Builder, f: CladFace, id: string, end: "end0" | "end1"): void {
+  if (f.base) b.join({ kind: "trim", id: `${id}/base`, a: id, datum: f.base.datum, as: end, contact: "gap" });
 }
 const isOpen = (f: CladFace, side: "left" | "right"): boolean => openEnds(f.part, f.wall)[side === "left" ? 0 : 1];
 
@@ -438,13 +451,15 @@ function uprightBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: reado
     ripped: boolean,
   ): void => {
     const holes = f.holes.filter((h) => h.from <= s0 + NEAR && h.to >= s1 - NEAR);
+    const foot = f.base ? Math.max(f.foot, Math.min(f.base.at(s0), f.base.at(s1))) : f.foot;
     rest(
-      [f.foot, f.head],
+      [foot, f.head],
       holes.map((h) => [h.low, h.high]),
     ).forEach(([z0, z1], j) => {
       const top = slanted && z1 > f.head - NEAR;
       const under = slanted ? Math.min(z1, highest(l, f, s0, Math.min(s1, f.to))) : z1;
-      if (under - z0 < LEAST) return;
+      const cutLow = f.base !== undefined && j === 0;
+      if (under - (cutLow ? Math.max(f.base!.at(s0), f.base!.at(s1)) : z0) < LEAST) return;
       const batten = role === "batten";
       const id = lay(b, l, f, batten ? boards : behind, {
         id: `${name}-${j + 1}`,
@@ -455,13 +470,14 @@ function uprightBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: reado
         z: [z0, z1],
         upright: true,
         out,
-        ends: [{ kind: "square", beyond: 0 }, top ? undefined : { kind: "square", beyond: 0 }],
+        ends: [cutLow ? undefined : SQUARE, top ? undefined : SQUARE],
         touch: { s: [s0, s1], z: [z0, under] },
         // a strip over the edge of the next wall's cladding is held by its neighbour
         below: boards.slice(-4),
-        onFirst: name === "board/2",
+        onFirst: name === "board/2" || f.base !== undefined,
         ...(batten ? { on: "-w" } : {}),
       });
+      if (cutLow) onBase(b, f, id, "end0");
       if (!batten) boards.push({ id, s: [s0, s1], z: [z0, under] });
       if (slanted)
         for (const d of f.slopes)
@@ -511,8 +527,10 @@ function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Be
     // a clapboard touches with its upper edge alone
     const edge = z1 - (lapped ? board.w * lean : 0);
     const row: Behind[] = [];
+    const [s0b, s1b] = overBase(f, z1);
+    if (s1b - s0b < 2 * LEAST) continue;
     rest(
-      [f.from, f.to],
+      [s0b, s1b],
       holes.map((h) => [h.from, h.to]),
     ).forEach(([s0, s1], j) => {
       if (slanted && (s1 < ends[0]! + LEAST || s0 > ends[1]! - LEAST)) return;
@@ -527,6 +545,7 @@ function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Be
         s: [s0, s1],
         z: [z0, z1],
         upright: false,
+        ...(f.base ? { ends: f.wall.side === "S" ? [undefined, SQUARE] : [SQUARE, undefined] } : {}),
         out: lapped ? (board.w * cos + board.v * lean) / 2 : board.w / 2,
         ...(lapped ? { tilt: lean } : {}),
         touch: {
@@ -534,9 +553,10 @@ function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Be
           z: lapped ? [ripped ? edge : edge - 1e-3, edge] : [z0, Math.min(z1, f.head)],
         },
         below,
-        onFirst: i === 1,
+        onFirst: i === 1 || f.base !== undefined,
       });
       row.push({ id, s: [s0, s1], z: [z0, z1] });
+      onBase(b, f, id, f.wall.side === "S" ? "end0" : "end1");
       if (cut)
         for (const d of f.slopes)
           b.join({
@@ -552,6 +572,14 @@ function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Be
     below = row;
   }
 }
+/** From where to where along a wall a level stands over the covering it ends on below. */
+function overBase(f: CladFace, z: number): [number, number] {
+  const { base } = f;
+  if (!base) return [f.from, f.to];
+  const slope = base.at(1) - base.at(0);
+  const s = (z - base.at(0)) / slope;
+  return slope < 0 ? [Math.max(f.from, s), f.to] : [f.from, Math.min(f.to, s)];
+}
 /** Which end of a board lying along the wall a slope cuts. */
 function sideOfDatum(b: Builder, w: Wall, datum: string): "end0" | "end1" {
   const { n } = b.datums[datum]!;
@@ -560,7 +588,7 @@ function sideOfDatum(b: Builder, w: Wall, datum: string): "end0" | "end1" {
 /** From where to where a level lies under all slopes of a gable. */
 function underSlopes(l: BuildingLayout, f: CladFace, z: number): [number, number] {
   const { part, wall: w } = f;
-  const down = gableDrop(l);
+  const down = gableDrop(l, part);
   let [lo, hi] = [f.from, f.to];
   for (const side of ["S", "N"] as const) {
     const s = part.slopes[side];

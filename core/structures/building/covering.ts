@@ -5,7 +5,8 @@ import type { Builder } from "../builder";
 import { rest } from "./rest";
 import { boardBreaks, holds } from "./floor";
 import { monitorHoles } from "./monitor";
-import { holePlanes, roofHolesOf } from "./roofHoles";
+import { dormerHoles } from "./dormer";
+import { headedHoles, holePlanes, roofHolesOf, type RoofHole } from "./roofHoles";
 import { boundPlane, facetsOf, leftAt, onFacet, rightAt, trueShape, type Bound, type Facet } from "./facets";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { inverse, move, placed, turn } from "./place";
@@ -35,6 +36,9 @@ export function covering(b: Builder, l: BuildingLayout, part: Part, interrupted:
   }
 }
 
+/** Where nothing covers the main slopes: chimneys, a monitor, dormers. */
+const coverHoles = (l: BuildingLayout): RoofHole[] => [...roofHolesOf(l), ...monitorHoles(l), ...dormerHoles(l)];
+
 /** The rafters whose tops lie in a facet, in the order of its x. */
 function raftersUnder(b: Builder, l: BuildingLayout, part: Part, f: Facet): Under[] {
   const prefix = `${rootOf(l, part.name)}/roof/${f.slope.side}/`;
@@ -42,7 +46,7 @@ function raftersUnder(b: Builder, l: BuildingLayout, part: Part, f: Facet): Unde
   const endwise = f.slope.side === "S" || f.slope.side === "N";
   const n = placedNormal(part, f);
   const o = move(part.place, onFacet(part, f.slope, 0, 0));
-  const holes = part === l.main ? roofHolesOf(l).filter((h) => h.side === f.slope.side) : [];
+  const holes = part === l.main ? headedHoles(l).filter((h) => h.side === f.slope.side) : [];
   const ids = new Set(b.members.map((m) => m.id));
   return b.members
     .filter((m) => m.id.startsWith(prefix) && /rafter|jack/.test(m.role))
@@ -106,7 +110,7 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       name: local.datum(`${root}/${left ? "left" : "right"}${i + 1}`, boundPlane(part, f.slope, x, left)),
     }));
   const [lefts, rights] = [bounds(f.left, true), bounds(f.right, false)];
-  const holes = part === l.main ? [...roofHolesOf(l), ...monitorHoles(l)].filter((h) => h.side === f.slope.side) : [];
+  const holes = part === l.main ? coverHoles(l).filter((h) => h.side === f.slope.side) : [];
   for (let i = 0; i < rows; i++) {
     const d0 = i * step;
     const d1 = Math.min(d0 + board.v, length);
@@ -130,7 +134,12 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
     );
     // a spaced board that would lie on nothing but the ridge is left to the ridge boards
     const ridged = !["shed", "hip", "hipdeck"].includes(part.roof) && (part.roof !== "gambrel" || f.from > 0);
-    if (v.covering === "spaced" && ridged && i0 > f.to - t.ridge.w / 2 - NEAR) continue;
+    if (
+      v.covering === "spaced" &&
+      (ridged || part.roof === "hip") &&
+      i0 > f.to - t.ridge.w / (part.roof === "lean" ? 1 : 2) - NEAR
+    )
+      continue;
     const opened = holes.filter((h) => h.inward[0] <= i0 + NEAR && h.inward[1] >= i1 - NEAR);
     const pieces = breaks.slice(1).flatMap((end, j) =>
       rest(
@@ -314,10 +323,7 @@ function sheetOn(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: rea
       bevel,
       thickness,
       stock: "sheet",
-      holes: (part === l.main
-        ? [...roofHolesOf(l), ...monitorHoles(l)].filter((h) => h.side === f.slope.side)
-        : []
-      ).map((h) => {
+      holes: (part === l.main ? coverHoles(l).filter((h) => h.side === f.slope.side) : []).map((h) => {
         const at = (inward: number): number => (inward - f.from) * Math.hypot(1, f.slope.k);
         return {
           name: h.name,

@@ -7,19 +7,19 @@ import type { Interruption } from "./valley";
 
 /** Fascia boards along the eaves: mitred at the corners of a hip roof, square at gables. Their tops lie under the slope at their outside. */
 export function fascias(b: Builder, l: BuildingLayout, part: Part, interrupted: readonly Interruption[]): void {
-  const { v, t, mm } = l;
+  const { v, t } = l;
   if (v.fascia !== "board" || part.roof === "none" || part.roof === "flat") return;
   const local = placed(b, part.place);
   const { root } = roofKit(local, l, part);
-  const out = mm(v.overhang);
+  const { out } = part;
   const hip = part.roof === "hip" || part.roof === "hipdeck";
   const sides = (hip ? ["S", "E", "N", "W"] : part.slopes.N ? ["S", "N"] : ["S"]) as Side[];
   const id = (side: Side, n = 1): string => `${root}/roof/${side}/fascia${n}`;
-  const over0 = part.open === "W" ? 0 : mm(v.gableOverhang);
+  const over0 = part.open === "W" ? 0 : part.gableOut;
   for (const side of sides) {
     const s = part.slopes[side]!;
     const z = planeZ(s, -out);
-    const put = (a: number, c: number, n: number, square: boolean): string => {
+    const put = (a: number, c: number, n: number, square: boolean | readonly [boolean, boolean]): string => {
       // seen from outside it runs to the right: its +w looks out
       const [from, to] = side === "S" || side === "E" ? [a, c] : [c, a];
       const at = (x: number): Vec3 => over(part, side, x, -out, z);
@@ -55,14 +55,24 @@ export function fascias(b: Builder, l: BuildingLayout, part: Part, interrupted: 
       continue;
     }
     // a wing's eave begins at the inner corner with the main one's; the main one's is parted by it
-    const start = part.open === "W" && part.valley ? out : part.p[0] - over0;
+    const on = part.onRoof;
+    const start = on ? on.x + on.m * out : part.open === "W" && part.valley ? out : part.p[0] - over0;
     const cuts = interrupted.filter((i) => i.side === side).sort((m, n) => m.at - n.at);
     let from = start;
     cuts.forEach((c, n) => {
       put(from, c.at - c.half - out, n + 1, true);
       from = c.at + c.half + out;
     });
-    put(from, part.p[1] + mm(v.gableOverhang), cuts.length + 1, true);
+    const last = put(from, part.p[1] + part.gableOut, cuts.length + 1, on ? [side === "N", side === "S"] : true);
+    if (on)
+      b.join({
+        kind: "trim",
+        id: `${last}/slope`,
+        a: last,
+        datum: on.datum,
+        as: side === "S" ? "end0" : "end1",
+        contact: "gap",
+      });
   }
   if (hip)
     for (const [side, next] of [
@@ -88,7 +98,7 @@ export function bargeBoards(b: Builder, l: BuildingLayout, part: Part): void {
   const kit = roofKit(local, l, part);
   const { root } = kit;
   // the boards cover the whole eave, in front of a fascia too
-  for (const s of Object.values(part.slopes)) eaveDatum(kit, s, l.mm(v.overhang));
+  for (const s of Object.values(part.slopes)) eaveDatum(kit, s, part.out);
   const flies = b.members.filter(
     (m) => m.id.startsWith(`${root}/roof/`) && /\/barge-(left|right)(-upper)?$/.test(m.id),
   );

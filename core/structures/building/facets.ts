@@ -52,15 +52,22 @@ export const breakOf = (l: BuildingLayout, part: Part): number => ((part.q[1] - 
 
 /** The flat parts of a part's roof; none of a flat or missing one. */
 export function facetsOf(l: BuildingLayout, part: Part, interrupted: readonly Interruption[]): Facet[] {
-  const { v, mm } = l;
-  const out = mm(v.overhang);
+  const { v } = l;
+  const { out } = part;
   const [p0, p1] = part.p;
-  const g0 = part.open === "W" ? 0 : mm(v.gableOverhang);
-  const g1 = mm(v.gableOverhang);
+  const g0 = part.open === "W" ? 0 : part.gableOut;
+  const g1 = part.gableOut;
+  const meets = part.onRoof ?? (part.valley ? { x: 0, m: 1 } : { x: p0 - g0, m: 0 });
   const edge = (s: Slope): readonly [Bound, Bound] =>
     s.side === "S"
-      ? [part.valley ? { x: 0, m: -1 } : { x: p0 - g0, m: 0 }, { x: p1 + g1, m: 0 }]
-      : [{ x: -p1 - g1, m: 0 }, part.valley ? { x: 0, m: 1 } : { x: -(p0 - g0), m: 0 }];
+      ? [
+          { x: meets.x, m: -meets.m },
+          { x: p1 + g1, m: 0 },
+        ]
+      : [
+          { x: -p1 - g1, m: 0 },
+          { x: -meets.x, m: meets.m },
+        ];
   switch (part.roof) {
     case "none":
     case "flat":

@@ -157,7 +157,12 @@ function planks(
     // the last strip may lie on the rim alone
     const onRim = q > to - t.joist.w - NEAR;
     const ripped = q + plank.v > to + NEAR;
-    const breaks = boardBreaks([f.p[0] - f.over, f.p[1] + f.over], stations, longest, i);
+    const breaks = boardBreaks(
+      [f.p[0] - f.over, f.p[1] + f.over],
+      stations.filter((_, k) => under(k, q) !== undefined),
+      longest,
+      i,
+    );
     const { hole } = f;
     const over = hole && hole.q[0] < q + plank.v - NEAR && hole.q[1] > q + NEAR;
     const whole = over && hole.q[0] <= q + NEAR && hole.q[1] >= q + plank.v - NEAR;

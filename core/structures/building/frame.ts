@@ -17,7 +17,9 @@ import type { BuildingValues } from "./parameters";
 import { placed } from "./place";
 import { lining } from "./lining";
 import { locatingStrips } from "./locating";
-import { frameMonitor, monitorOf } from "./monitor";
+import { frameDormers, seatValleyBoards } from "./frameDormer";
+import { frameMonitor } from "./monitor";
+import { raisedOf } from "./raised";
 import { platforms } from "./platform";
 import { stand } from "./stand";
 import { headOff } from "./roofHoles";
@@ -48,25 +50,21 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   for (const c of cuts) valleys(b, l, c);
   frameMonitor(b, l);
   headOff(b, l);
-  for (const part of l.parts) {
+  frameDormers(b, l);
+  for (const part of [...l.parts, ...raisedOf(l)]) {
     const own = part === l.main ? cuts : [];
     fascias(b, l, part, own);
     bargeBoards(b, l, part);
     covering(b, l, part, own);
   }
-  const monitor = monitorOf(l);
-  if (monitor) {
-    bargeBoards(b, l, monitor);
-    fascias(b, l, monitor, []);
-    covering(b, l, monitor, []);
-  }
+  seatValleyBoards(b, l);
   ridgeCaps(b, l);
-  locatingStrips(b, l);
   platforms(b, l);
   canopies(b, l);
   lining(b, l);
   loft(b, l);
   bands(b, l);
   cladding(b, l);
+  locatingStrips(b, l);
   return b.frame();
 }

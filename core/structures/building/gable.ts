@@ -1,5 +1,6 @@
 import type { Contact } from "../../frame";
 import { planeAt } from "../../geometry";
+import { trimmersOf } from "./dormer";
 import { onCentres, type Slope, type Wall } from "./layout";
 import {
   birdsmouthOver,
@@ -29,9 +30,23 @@ interface EndRafter {
 export function rafterStations(k: RoofKit): number[] {
   const [lo, hi] = k.part.p;
   const half = k.l.t.rafter.w / 2;
+  const spacing = k.l.mm(k.l.v.rafterSpacing);
+  // a dormer's are laid out from its front
+  if (k.part.onRoof) {
+    const out = [hi - half];
+    while (out[0]! - spacing > lo) out.unshift(out[0]! - spacing);
+    return out;
+  }
+  const trimmers = k.part === k.l.main ? trimmersOf(k.l) : [];
+  const clear = 2 * half + 0.2 + Math.max(k.l.t.collar.w, k.l.t.ceiling.w);
   const first = k.part.valley ? [] : [lo + half];
-  const between = onCentres(hi - lo, k.l.mm(k.l.v.rafterSpacing), "left")
-    .map((s) => lo + s)
+  const between = [
+    ...trimmers,
+    ...onCentres(hi - lo, spacing, "left")
+      .map((s) => lo + s)
+      .filter((p) => trimmers.every((x) => Math.abs(x - p) > clear)),
+  ]
+    .sort((a, b) => a - b)
     .filter((p) => p > lo + (first.length === 0 ? half + k.l.t.hip.w : 3 * half + 0.2) && p < hi - 3 * half - 0.2);
   return [...first, ...between, hi - half];
 }
@@ -39,21 +54,21 @@ export function rafterStations(k: RoofKit): number[] {
 /** Gable, saltbox and gambrel roofs, and a single slope: rafters in pairs, ridge, studs of the gables, ties. */
 export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): void {
   const { l, part, b, root } = k;
-  const { v, t, mm } = l;
+  const { v, t } = l;
   const [peakQ] = part.peak;
   // a wing's own roof is not broken into
   const cuts = part.valley ? [] : interrupted;
   const gambrel = part.roof === "gambrel";
   const slopes = (["S", "N"] as const).map((x) => part.slopes[x]!);
   const runs = [peakQ - part.q[0], part.q[1] - peakQ];
-  const out = mm(v.overhang);
-  const over0 = part.open === "W" ? 0 : mm(v.gableOverhang);
-  const over1 = mm(v.gableOverhang);
+  const { out } = part;
+  const over0 = part.open === "W" ? 0 : part.gableOut;
+  const over1 = part.gableOut;
   const breakIn = breakOf(l, part);
   const upper = slopes.map((s): Slope => (gambrel ? upperSlope(s, v.upperRise / 12, breakIn) : s));
   const top = slopes.map((_, i) => (gambrel ? upper[i]! : slopes[i]!));
   // a wing's ridge runs in over the main part, to where both its valleys meet
-  const reach = part.valley ? (part.q[1] - part.q[0]) / 2 : 0;
+  const reach = part.onRoof ? part.p[0] + part.onRoof.reach : part.valley ? (part.q[1] - part.q[0]) / 2 : 0;
   const ridgeZ = Math.min(...top.map((s, i) => planeZ(s, runs[i]! - t.ridge.w / 2)));
   const ridge = b.stick({
     id: `${root}/roof/ridge`,
@@ -282,7 +297,7 @@ function ties(
 ): void {
   const { b, l, part, root } = k;
   const { v, t } = l;
-  if (v.collar === "none" && v.ceiling === "none") return;
+  if ((v.collar === "none" && v.ceiling === "none") || part.onRoof) return;
   const planes = slopes.map((s, i) => [
     b.datum(`${root}/roof-${s.side}`, slopePlane(part, s)),
     ...(breakIn === undefined ? [] : [b.datum(`${root}/roof-${s.side}-upper`, slopePlane(part, top[i]!))]),
@@ -379,14 +394,14 @@ function ties(
 /** A single slope: of a shed between its two walls, of a lean-to against the wall of the main part. */
 export function shedRoof(k: RoofKit): void {
   const { l, part, b, root } = k;
-  const { v, t, mm } = l;
+  const { t } = l;
   const s = part.slopes.S!;
   const lean = part.roof === "lean";
   const width = part.q[1] - part.q[0];
-  const out = mm(v.overhang);
+  const { out } = part;
   const stations = rafterStations(k);
   const deep = t.rafter.v * Math.hypot(1, s.k);
-  const overs = mm(v.gableOverhang);
+  const overs = part.gableOut;
   let ledger: string | undefined;
   if (lean) {
     // on the wall, its top in the slope at its outside

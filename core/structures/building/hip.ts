@@ -37,7 +37,7 @@ export function hipRoof(k: RoofKit): void {
   const run = hipRunOf(l, part);
   const deck = part.roof === "hipdeck";
   const slope = (x: Side): Slope => part.slopes[x]!;
-  const out = mm(v.overhang);
+  const { out } = part;
   const [p0, p1] = [part.p[0] + run, part.p[1] - run];
   const [q0, q1] = [part.q[0] + run, part.q[1] - run];
   const point = !deck && p1 - p0 < 1e-6;
@@ -169,9 +169,9 @@ function hipRafter(
   peak: { side: string; end: string },
 ): string {
   const { l, part, b, root } = k;
-  const { v, t, mm } = l;
+  const { v, t } = l;
   const s = part.slopes[eave]!;
-  const out = mm(v.overhang);
+  const { out } = part;
   const corner: readonly [number, number] = [part.p[end === "W" ? 0 : 1], part.q[eave === "S" ? 0 : 1]];
   const [dx, dy] = [-signOf(end), -signOf(eave)];
   const drop = v.backing === "dropped" ? (t.hip.w * s.k) / (2 * Math.SQRT2) : 0;
@@ -245,14 +245,14 @@ function hipRafter(
 /** The jacks of one side of a hip: from the line of the commons towards the corner, each cut to the hip's cheek. */
 function jacks(k: RoofKit, hip: string, side: Side, other: Side, run: number, spacing: number, line?: number): void {
   const { l, part, b, root } = k;
-  const { v, t, mm } = l;
+  const { t } = l;
   const s = part.slopes[side]!;
   const along = side === "S" || side === "N" ? part.p : part.q;
   const toCorner = signOf(other);
   const corner = along[toCorner < 0 ? 0 : 1];
   const start = line ?? corner - toCorner * run;
   const least = Math.max(s.seat, l.wall) + t.hip.w * Math.SQRT1_2 + t.rafter.w / 2 + 0.3;
-  const out = mm(v.overhang);
+  const { out } = part;
   const [deep, hipDeep] = [t.rafter.v * Math.hypot(1, s.k), t.hip.v * Math.hypot(1, s.k / Math.SQRT2)];
   for (let i = 1; ; i++) {
     const at = start + toCorner * i * spacing;

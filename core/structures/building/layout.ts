@@ -53,6 +53,18 @@ export interface Slope {
   /** Width of the seat cut on the plate. */
   readonly seat: number;
 }
+/** How a dormer's roof meets the one under it. Model mm, in the dormer's axes. */
+export interface OnRoof {
+  /** How far its ridge runs in past p = 0, where its eaves' planes meet the slope's. */
+  readonly reach: number;
+  /** The line on which its slopes meet the covering of the one under it: p = x − m × inward of its eave wall. */
+  readonly x: number;
+  readonly m: number;
+  /** The rise of the slope under it per unit of run, along which it falls to +p. */
+  readonly k: number;
+  /** The plane of that covering, a datum that keeps what lies over it. */
+  readonly datum: string;
+}
 export type RoofKind = BuildingValues["roof"] | "lean";
 /** A rectangle of the building with its walls and roof, in its own axes: p along the ridge, q across. Model mm. */
 export interface Part {
@@ -68,6 +80,11 @@ export interface Part {
   readonly slopes: Readonly<Partial<Record<Side, Slope>>>;
   /** Its roof meets the main one's in valleys. */
   readonly valley: boolean;
+  /** How far its roof reaches past the walls, level: over eaves and over gables. */
+  readonly out: number;
+  readonly gableOut: number;
+  /** Of a dormer: where its roof ends on the one it stands on. */
+  readonly onRoof?: OnRoof;
   /** Where both slopes' planes meet, q and height; of a shed its high side. */
   readonly peak: readonly [number, number];
 }
@@ -253,7 +270,7 @@ const DOORWAY = 82 * 25.4;
 type Base = Pick<BuildingLayout, "v" | "ctx" | "mm" | "t" | "wall" | "plate">;
 
 /** The slope over an eave: its seat is as wide as the plate, or narrower so that two thirds of the rafter's depth are left. Source of the rule: common practice. */
-function slopeOf(l: Base, side: Slope["side"], rise: number, plate: number): Slope {
+export function slopeOf(l: Base, side: Slope["side"], rise: number, plate: number): Slope {
   const k = rise / 12;
   const depth = l.t.rafter.v;
   const { common } = rafterTable(rise);
@@ -263,6 +280,11 @@ function slopeOf(l: Base, side: Slope["side"], rise: number, plate: number): Slo
   const seat = Math.min(l.wall, (depth / 3) * (common / rise), plates / k);
   return { side, k, seat, plate, above: birdsmouth(rise, depth, seat).above };
 }
+
+const eavesOf = (l: Base): Pick<Part, "out" | "gableOut"> => ({
+  out: l.mm(l.v.overhang),
+  gableOut: l.mm(l.v.gableOverhang),
+});
 
 function mainPart(l: Base): Part {
   const { v, mm } = l;
@@ -310,7 +332,7 @@ function mainPart(l: Base): Part {
   const q = [-b / 2, b / 2] as const;
   const sides = v.framing === "none" ? ([] as const) : (["S", "E", "N", "W"] as const);
   const walls = sides.map((side) => wallOf(l, "main", place, p, q, side, plates[side], undefined));
-  return { name: "main", place, p, q, roof: v.roof, walls, slopes, peak, valley: false };
+  return { name: "main", place, p, q, roof: v.roof, walls, slopes, peak, valley: false, ...eavesOf(l) };
 }
 
 /** A wing against the outside of the main part: a gabled one runs out from it, a lean-to falls away from it. */
@@ -343,6 +365,7 @@ function wingPart(l: Base, main: Part, index: number): Part {
       walls,
       slopes: { S: s },
       peak: [0, h + s.above + deep * s.k],
+      ...eavesOf(l),
     };
   }
   const place: Placement = { quarters: quartersOf(against.n), at: at(from + along / 2, 0) };
@@ -362,6 +385,7 @@ function wingPart(l: Base, main: Part, index: number): Part {
     walls,
     slopes: { S: s, N: { ...s, side: "N" } },
     peak: [0, h + s.above + (along / 2) * s.k],
+    ...eavesOf(l),
   };
 }
 

@@ -1,6 +1,7 @@
 import type { Builder } from "../builder";
 import { rootOf, type BuildingLayout } from "./layout";
 import { placed } from "./place";
+import { raisedOf } from "./raised";
 import { planeZ } from "./slopes";
 
 /** Model mm between a locating strip and the wall it slips inside of. */
@@ -11,8 +12,12 @@ export function locatingStrips(b: Builder, l: BuildingLayout): void {
   const { v, t } = l;
   if (!v.locating) return;
   const root = `${rootOf(l, l.main.name)}/roof/`;
+  const lifts = [
+    root,
+    ...raisedOf(l).flatMap((p) => [`${rootOf(l, p.name)}/`, ...p.walls.map((w) => `${rootOf(l, w.name)}/`)]),
+  ];
   b.members.forEach((m, i) => {
-    if (m.id.startsWith(root)) b.members[i] = { ...m, loose: true };
+    if (lifts.some((x) => m.id.startsWith(x))) b.members[i] = { ...m, loose: true };
   });
   const { main } = l;
   const local = placed(b, main.place);

@@ -44,6 +44,8 @@ export function monitorOf(l: BuildingLayout): Part | undefined {
     q,
     roof: "gable",
     valley: false,
+    out: main.out,
+    gableOut: main.gableOut,
     walls: [wall("S"), wall("N")],
     slopes: { S: slope("S"), N: slope("N") },
     peak: [0, top + s.above + half * s.k],

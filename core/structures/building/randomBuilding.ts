@@ -110,6 +110,20 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       fc.record({ side: pick(...SIDES), at: ft(4, 20), inward: ft(2, 8), width: ft(1, 2.5), length: ft(1, 2.5) }),
       { maxLength: 1 },
     ),
+    dormers: fc.array(
+      fc.record({
+        side: pick(...SIDES),
+        at: mm(0.2, 0.8),
+        width: ft(3, 7),
+        inward: ft(0.8, 3),
+        height: ft(1.6, 4),
+        rise: mm(3, 14),
+        overhang: inch(4, 14),
+        windowWidth: pick(0, feet(1), feet(2)),
+        windowHeight: ft(0.6, 1.5),
+      }),
+      { maxLength: 2 },
+    ),
     seenRoof: pick(true, true, true, false),
     seenFront: pick(true, true, true, false),
     seenLeft: pick(true, true, true, false),
@@ -125,6 +139,7 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       wings: [] as WingRow[],
       partitions: [],
       roofHoles: [],
+      dormers: [],
     } as unknown as BuildingValues;
     if (out.loft && buildingCheck(out).length > buildingCheck({ ...out, loft: false }).length)
       out = { ...out, loft: false };
@@ -164,5 +179,17 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
         continue;
       if (buildingCheck(more).length === buildingCheck(out).length) out = more;
     }
+    for (const d of v.dormers)
+      for (const [height, windowWidth] of [
+        [d.height, d.windowWidth],
+        [feet(2.2), 0],
+        [feet(1.7), 0],
+      ]) {
+        const at = d.at * (d.side === "front" || d.side === "back" ? out.length : out.width);
+        const more = { ...out, dormers: [...out.dormers, { ...d, at, height, windowWidth }] } as BuildingValues;
+        if (buildingCheck(more).length > buildingCheck(out).length) continue;
+        out = more;
+        break;
+      }
     return out;
   });

@@ -1,6 +1,7 @@
 import type { Joint, Member } from "../../frame";
 import { normalize, planeAt, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
+import { dormerOpenings } from "./dormer";
 import { onFacet } from "./facets";
 import { rootOf, sideName, type BuildingLayout, type Part, type Side, type Slope } from "./layout";
 import { inverse, placed } from "./place";
@@ -25,13 +26,15 @@ export function roofHolesOf(l: BuildingLayout): RoofHole[] {
     return [{ name: `chimney${i + 1}`, side, x: [x - w, x + w], inward: [mm(h.inward) - d, mm(h.inward) + d] }];
   });
 }
+/** Every opening that rafters are headed off for: chimneys, and what lies under dormers. */
+export const headedHoles = (l: BuildingLayout): RoofHole[] => [...roofHolesOf(l), ...dormerOpenings(l)];
 const signOf = (side: Side): 1 | -1 => (side === "S" || side === "E" ? 1 : -1);
 
 /** Cuts the rafters in the way of each opening and heads them off between those that run on. Errors: an opening that leaves no rafter beside it. */
 export function headOff(b: Builder, l: BuildingLayout): void {
   const { main, t } = l;
   const local = placed(b, main.place);
-  for (const h of roofHolesOf(l)) {
+  for (const h of headedHoles(l)) {
     const s = main.slopes[h.side]!;
     const sign = signOf(h.side);
     const prefix = `${rootOf(l, main.name)}/roof/${h.side}/`;
@@ -46,14 +49,14 @@ export function headOff(b: Builder, l: BuildingLayout): void {
       .sort((p, q) => p.x - q.x);
     const header = t.rafter.w * Math.hypot(1, s.k);
     const spans = (r: (typeof own)[number]): boolean => r.from < h.inward[0] - header && r.to > h.inward[1] + header;
-    const inWay = own.filter((r) => r.x + half > h.x[0] && r.x - half < h.x[1]);
-    const before = own.filter((r) => r.x + half <= h.x[0] + 1e-9 && spans(r)).pop();
-    const after = own.find((r) => r.x - half >= h.x[1] - 1e-9 && spans(r));
+    const inWay = own.filter((r) => r.x + half > h.x[0] + 1e-6 && r.x - half < h.x[1] - 1e-6);
+    const before = own.filter((r) => r.x + half <= h.x[0] + 1e-6 && spans(r)).pop();
+    const after = own.find((r) => r.x - half >= h.x[1] - 1e-6 && spans(r));
     if (!before || !after || !inWay.every(spans))
       throw new Error(
         `The ${h.name.replace(/(\d+)/, " $1")} has no rafters beside it that run on past it: move it away from gable, eave, ridge and hips.`,
       );
-    if (inWay.length === 0) continue;
+    if (inWay.length === 0 && !h.name.startsWith("dormer")) continue;
     const n = slopePlane(main, s).n;
     const at = (x: number, inward: number): Vec3 => onFacet(main, s, x, inward);
     const heads = ([0, 1] as const).map((k) => {

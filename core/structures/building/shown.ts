@@ -150,6 +150,8 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return roof && v.seenRoof && v.covering === "spaced";
     case "monitor":
       return v.roof === "gable";
+    case "dormers":
+      return v.roof === "gable" || v.roof === "saltbox" || v.roof === "shed";
     case "monitorWidth":
     case "monitorHeight":
     case "monitorInset":
@@ -194,7 +196,7 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "cornerBoard":
       return v.siding !== "none" && v.cornerBoards;
     case "casings":
-      return v.openings.length > 0;
+      return v.openings.length > 0 || v.dormers.some((d) => d.windowWidth > 0);
     case "casing":
       return v.casings;
     case "fit":

@@ -147,8 +147,8 @@ const LETTERS: Readonly<Record<string, string>> = {
 
 /** The eave of a slope: how its tails end. `out` is how far the plumb face of the eave stands out from the wall. */
 export function tail(k: RoofKit, id: string, s: Slope): Member["ends"][0] {
-  const { v, t, mm } = k.l;
-  const out = mm(v.overhang);
+  const { v, t } = k.l;
+  const { out } = k.part;
   if (v.fascia === "board") {
     k.b.join({
       kind: "trim",
@@ -178,10 +178,10 @@ export function tail(k: RoofKit, id: string, s: Slope): Member["ends"][0] {
 }
 /** The plumb plane in which the tails of an eave end, behind the fascia if there is one. */
 export const tailDatum = (k: RoofKit, s: Slope): string =>
-  eaveDatum(k, s, k.l.mm(k.l.v.overhang) - (k.l.v.fascia === "board" ? k.l.t.fascia.w : 0));
+  eaveDatum(k, s, k.part.out - (k.l.v.fascia === "board" ? k.l.t.fascia.w : 0));
 /** A plumb plane along an eave, `out` from the wall; what is kept lies inward of it. */
 export function eaveDatum(k: RoofKit, s: Slope, out: number): string {
-  const name = `${k.root}/eave-${s.side}${out === k.l.mm(k.l.v.overhang) ? "" : "-tails"}`;
+  const name = `${k.root}/eave-${s.side}${out === k.part.out ? "" : "-tails"}`;
   const n = inwardOf(s.side);
   return k.b.datum(name, planeAt(over(k.part, s.side, 0, -out, 0), [-n[0], -n[1], 0]));
 }

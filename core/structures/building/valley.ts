@@ -76,7 +76,7 @@ export function tailAtValley(
   side: Side,
   at: number,
 ): { readonly valley: string; readonly face: Face; readonly from: number } | undefined {
-  const out = k.l.mm(k.l.v.overhang);
+  const { out } = k.part;
   const near = nearOf(k.l);
   if (k.part.valley) {
     // a wing's own rafter beside the wall it stands against
@@ -110,7 +110,7 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
   const main = roofKit(placed(b, l.main.place), l, l.main);
   const wing = roofKit(placed(b, i.wing.place), l, i.wing);
   const s = l.main.slopes[i.side]!;
-  const out = mm(v.overhang);
+  const { out } = l.main;
   const { half } = i;
   const run = i.side === "S" ? l.main.peak[0] - l.main.q[0] : l.main.q[1] - l.main.peak[0];
   const root = rootOf(l, i.wing.name);
