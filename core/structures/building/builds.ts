@@ -2,6 +2,7 @@ import type { Resolved } from "../../frame";
 import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build } from "../kind";
 import { facetsOf, type Facet } from "./facets";
+import { hasTrusses } from "./nominal";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { turn } from "./place";
 import { raisedOf } from "./raised";
@@ -155,6 +156,19 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
       eye: [1, 0, 0],
       has: (s) => s.member.assembly === rootOf(l, "stand/bent1") && !/mudsill|pedestal/.test(s.member.role),
     });
+  if (hasTrusses(l.v)) {
+    const assembly = `${rootOf(l, "main")}/roof/truss1`;
+    out.push({
+      id: "roof-truss",
+      kind: "other",
+      name: "Roof trusses, all alike",
+      part: "main",
+      right: turn(l.main.place, [0, 1, 0]),
+      up: [0, 0, 1],
+      eye: turn(l.main.place, [1, 0, 0]),
+      has: (s) => s.member.assembly === assembly,
+    });
+  }
   l.v.wings.forEach((w, i) => {
     const flat = { right: [1, 0, 0] as const, up: [0, 1, 0] as const, eye: [0, 0, 1] as const, part: "main" };
     if (w.kind === "platform")

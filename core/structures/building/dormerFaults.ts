@@ -35,6 +35,8 @@ export function dormerFaults(v: BuildingValues): string[] {
       );
     const least = s.wall + rafter.width + inches(4);
     if (d.inward < least) out.push(`${name} has its front over the wall; set it in by ${fi(least)} at least.`);
+    if (v.ceiling !== "none" && d.inward * k - rafter.width * 0.4 < nominalMm(v.ceilingJoist).width + inches(3))
+      out.push(`${name} is headed off lower than the ceiling joists; move it further in.`);
     const half = d.width / 2;
     const own = d.rise / 12;
     const across = v.ridgeAlong === "width" ? v.length : v.width;
@@ -49,7 +51,11 @@ export function dormerFaults(v: BuildingValues): string[] {
         `${name} would reach ${fi(top)} in from the wall, and the ridge is at ${fi(run)}; lower its front by ${fi((top - most) * k)}, or set it further out.`,
       );
     const room =
-      s.plates + s.thick + (d.windowWidth > 0 ? d.windowHeight + s.thick + s.wall * k + v.fit * 160 : inches(6));
+      s.plates +
+      s.thick +
+      (d.windowWidth > 0
+        ? (v.casings ? nominalMm(v.casing).width : 0) + d.windowHeight + s.thick + s.wall * k + v.fit * 160
+        : inches(6));
     if (d.height < room)
       out.push(
         `${name}'s front is ${fi(d.height)} high; what stands in it needs ${fi(room)}. Raise it, or make its window lower.`,

@@ -24,6 +24,7 @@ import { platforms } from "./platform";
 import { stand } from "./stand";
 import { headOff } from "./roofHoles";
 import { roofKit } from "./slopes";
+import { roofTrusses } from "./trusses";
 import { interruptionsOf, valleys } from "./valley";
 import { frameWall } from "./walls";
 
@@ -50,6 +51,7 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   for (const c of cuts) valleys(b, l, c);
   frameMonitor(b, l);
   headOff(b, l);
+  roofTrusses(b.members, roofKit(placed(b, l.main.place), l, l.main));
   frameDormers(b, l);
   for (const part of [...l.parts, ...raisedOf(l)]) {
     const own = part === l.main ? cuts : [];

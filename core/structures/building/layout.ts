@@ -118,6 +118,11 @@ export interface Timbers {
   readonly capBoard: Timber;
   readonly waterTable: Timber;
   readonly frieze: Timber;
+  readonly tie: Timber;
+  readonly principal: Timber;
+  readonly kingPost: Timber;
+  readonly strut: Timber;
+  readonly purlin: Timber;
 }
 export interface BuildingLayout {
   readonly v: BuildingValues;
@@ -171,6 +176,11 @@ const NAMED: Readonly<Record<Timbers extends infer T ? keyof T : never, keyof Bu
   capBoard: "capBoard",
   waterTable: "waterBoard",
   frieze: "friezeBoard",
+  tie: "tieBeam",
+  principal: "principal",
+  kingPost: "kingPost",
+  strut: "strut",
+  purlin: "purlin",
 };
 /** The parameters that name a size, with the timber made of it. */
 export const SIZES = Object.values(NAMED);

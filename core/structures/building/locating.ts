@@ -1,5 +1,6 @@
 import type { Builder } from "../builder";
 import { rootOf, type BuildingLayout } from "./layout";
+import { hasTrusses } from "./nominal";
 import { placed } from "./place";
 import { raisedOf } from "./raised";
 import { planeZ } from "./slopes";
@@ -28,7 +29,7 @@ export function locatingStrips(b: Builder, l: BuildingLayout): void {
     const hips = main.slopes.E ? t.hip.v * Math.hypot(1, s.k / Math.SQRT2) + 2 * t.hip.w * s.k : 0;
     const deep = Math.max(hips, t.rafter.v * Math.hypot(1, s.k));
     // against the rafters' undersides, or under the ceiling joists that tie them
-    const top = v.ceiling === "none" ? planeZ(s, inset) - deep : s.plate;
+    const top = v.ceiling === "none" && !hasTrusses(v) ? planeZ(s, inset) - deep : s.plate;
     const q = side === "S" ? main.q[0] + inset : main.q[1] - inset;
     const id = local.stick({
       id: `${root}locating-${side}`,
@@ -46,7 +47,11 @@ export function locatingStrips(b: Builder, l: BuildingLayout): void {
     for (const m of b.members.filter(
       (x) =>
         x.id.startsWith(root) &&
-        (v.ceiling === "none" ? new RegExp(`/${side}/|/hip-`).test(x.id) : x.role === "ceiling joist"),
+        (hasTrusses(v)
+          ? x.role === "tie beam"
+          : v.ceiling === "none"
+            ? new RegExp(`/${side}/|/hip-`).test(x.id)
+            : x.role === "ceiling joist"),
     ))
       b.join({
         kind: "bearing",

@@ -63,3 +63,6 @@ export function eaveSide(v: BuildingValues, side: string): boolean {
   const eave = turned ? side === "right" || side === "left" : side === "front" || side === "back";
   return v.roof === "shed" ? eave && side !== (turned ? "left" : "back") : eave;
 }
+
+/** Whether the main roof stands on trusses and purlins. */
+export const hasTrusses = (v: BuildingValues): boolean => v.roof === "gable" && v.roofFrame === "trusses";

@@ -74,6 +74,9 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     rafter: pick("2×6", "2×4"),
     rafterSpacing: inch(14, 38),
     backing: pick("backed", "dropped"),
+    roofFrame: pick("rafters", "rafters", "trusses"),
+    trussSpacing: ft(6, 14),
+    purlins: pick(1, 2),
     collar: pick("none", "every", "alternate"),
     ceiling: pick("none", "every", "alternate"),
     collarAt: mm(35, 80),
@@ -141,10 +144,23 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       roofHoles: [],
       dormers: [],
     } as unknown as BuildingValues;
+    if (out.lined)
+      out = {
+        ...out,
+        locating: false,
+        wallBrace: out.wallBrace === "inside" ? "letin" : out.wallBrace,
+        lined: out.roof !== "flat",
+      };
+    if (out.roof === "flat" && out.wallBrace === "inside") out = { ...out, wallBrace: "letin" };
     if (out.loft && buildingCheck(out).length > buildingCheck({ ...out, loft: false }).length)
       out = { ...out, loft: false };
     if (out.monitor && buildingCheck(out).length > buildingCheck({ ...out, monitor: false }).length)
       out = { ...out, monitor: false };
+    if (out.roofFrame === "trusses" && out.roof === "gable") {
+      out = { ...out, collar: "none", ceiling: "none" };
+      if (buildingCheck(out).length > buildingCheck({ ...out, roofFrame: "rafters" }).length)
+        out = { ...out, roofFrame: "rafters" };
+    }
     if (out.fascia === "board" && out.overhang < inches(4)) out = { ...out, overhang: feet(1) };
     // one after another, whatever goes together with what is there
     for (const o of v.openings) {

@@ -1,4 +1,4 @@
-import { hasGables, isHip, sloped } from "./nominal";
+import { hasGables, hasTrusses, isHip, sloped } from "./nominal";
 import { type BuildingValues } from "./parameters";
 
 /** Which parameters matter for these values. */
@@ -150,6 +150,16 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return roof && v.seenRoof && v.covering === "spaced";
     case "monitor":
       return v.roof === "gable";
+    case "roofFrame":
+      return v.roof === "gable";
+    case "trussSpacing":
+    case "purlins":
+    case "tieBeam":
+    case "principal":
+    case "kingPost":
+    case "strut":
+    case "purlin":
+      return hasTrusses(v);
     case "dormers":
       return v.roof === "gable" || v.roof === "saltbox" || v.roof === "shed";
     case "monitorWidth":
