@@ -15,7 +15,7 @@ import { buildingFrame } from "./frame";
 import { buildingLayout, onWall } from "./layout";
 import { roughOpening } from "./openings";
 import { buildingSpec, type BuildingValues } from "./parameters";
-import { stairOf } from "./platform";
+import { stairOf } from "./stairs";
 import { randomBuilding } from "./randomBuilding";
 
 const ctx = fullSawn();

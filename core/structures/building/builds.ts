@@ -2,7 +2,7 @@ import type { Resolved } from "../../frame";
 import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build } from "../kind";
 import { facetsOf, type Facet } from "./facets";
-import { hasTrusses } from "./nominal";
+import { hasLoftFlight, hasTrusses } from "./nominal";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { turn } from "./place";
 import { raisedOf } from "./raised";
@@ -188,6 +188,17 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
         has: (s) => s.member.assembly === rootOf(l, `canopy${i + 1}`),
       });
   });
+  if (hasLoftFlight(l.v))
+    out.push({
+      id: "loft-stair",
+      kind: "other",
+      name: "Stair to the loft",
+      part: "main",
+      right: turn(l.main.place, [0, 1, 0]),
+      up: [0, 0, 1],
+      eye: turn(l.main.place, [1, 0, 0]),
+      has: (s) => s.member.assembly === rootOf(l, "loft-stair"),
+    });
   l.v.stairs.forEach((row, i) => {
     const w = l.main.walls.find((x) => x.name === row.side)!;
     out.push({

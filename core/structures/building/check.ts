@@ -3,9 +3,21 @@ import { feet, inches } from "../../units";
 import { nominalMm } from "../trestle/layout";
 import { SIZES } from "./layout";
 import { dormerFaults } from "./dormerFaults";
-import { eaveSide, fi, hasGables, hasTrusses, isHip, sloped, wallOf, wallOfPart, wallSizes } from "./nominal";
+import {
+  eaveSide,
+  fi,
+  hasGables,
+  hasLoftFlight,
+  hasTrusses,
+  isHip,
+  sloped,
+  wallOf,
+  wallOfPart,
+  wallSizes,
+} from "./nominal";
 import { roughOpening } from "./openings";
 import { SIDES, buildingSpec, type BuildingValues } from "./parameters";
+import { loftFlight, loftHeadroom } from "./stairs";
 import { standFaults } from "./stand";
 import { wingFaults } from "./wingFaults";
 
@@ -87,6 +99,22 @@ export function buildingCheck(v: BuildingValues): string[] {
       out.push(
         `The loft's stair opening reaches its edge across; keep it between ${fi(side)} and ${fi(across - side)}.`,
       );
+  }
+  if (hasLoftFlight(v)) {
+    const f = loftFlight(v);
+    const lined = v.lined ? nominalMm(v.lining).thickness : 0;
+    const room = v.loftStairIn + v.loftStairLength - s.wall - lined - nominalMm(v.tread).width;
+    if (f.run > room)
+      out.push(
+        `The stair to the loft runs ${fi(f.run)} and inside there is room for ${fi(Math.max(0, room))}: move its opening from the front, or take shorter treads or higher risers.`,
+      );
+    const head = loftHeadroom(v);
+    if (head < feet(4))
+      out.push(
+        `The loft's opening is too short for its stair: ${fi(Math.max(0, head))} are left over the treads under its near edge. Make it longer, or the stair steeper.`,
+      );
+    if (v.loftStairWidth < feet(1.5) + 2 * nominalMm(v.joist).thickness)
+      out.push(`A stair in an opening ${fi(v.loftStairWidth)} wide has no room; make it wider.`);
   }
   if (v.lined && v.wallBrace === "inside")
     out.push("Braces on the inside of the walls stand where they are lined; let them in, or leave them out.");

@@ -21,6 +21,7 @@ import { frameDormers, seatValleyBoards } from "./frameDormer";
 import { frameMonitor } from "./monitor";
 import { raisedOf } from "./raised";
 import { platforms } from "./platform";
+import { stairs } from "./stairs";
 import { stand } from "./stand";
 import { headOff } from "./roofHoles";
 import { roofKit } from "./slopes";
@@ -65,6 +66,7 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   canopies(b, l);
   lining(b, l);
   loft(b, l);
+  stairs(b, l);
   bands(b, l);
   cladding(b, l);
   locatingStrips(b, l);

@@ -462,6 +462,26 @@ export const buildingSpec = {
     ...span(feet(1), feet(40), [feet(2), feet(14)]),
     help: "Clear.",
   }),
+  loftFlight: flag({
+    group: floor,
+    label: "Stair up to the loft",
+    def: false,
+    help: "It rises across the building and lands at the opening's far edge.",
+  }),
+  loftTread: length({
+    group: floor,
+    label: "Its treads",
+    def: inches(9),
+    ...span(inches(4), inches(16), [inches(8), inches(12)]),
+    help: "From nosing to nosing.",
+  }),
+  loftRiser: length({
+    group: floor,
+    label: "Its risers about",
+    def: inches(8),
+    ...span(inches(4), inches(16), [inches(7), inches(10)]),
+    help: "As many equal risers as come nearest.",
+  }),
   stairs: table({
     group: floor,
     label: "Stairs",

@@ -97,6 +97,9 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     loftStairIn: ft(1.5, 4),
     loftStairWidth: ft(2, 4),
     loftStairLength: ft(2, 6),
+    loftFlight: fc.boolean(),
+    loftTread: inch(6, 10),
+    loftRiser: inch(7, 13),
     caps: fc.boolean(),
     waterTable: fc.boolean(),
     frieze: pick(false, false, true),
@@ -154,6 +157,8 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     if (out.roof === "flat" && out.wallBrace === "inside") out = { ...out, wallBrace: "letin" };
     if (out.loft && buildingCheck(out).length > buildingCheck({ ...out, loft: false }).length)
       out = { ...out, loft: false };
+    if (out.loftFlight && buildingCheck(out).length > buildingCheck({ ...out, loftFlight: false }).length)
+      out = { ...out, loftFlight: false };
     if (out.monitor && buildingCheck(out).length > buildingCheck({ ...out, monitor: false }).length)
       out = { ...out, monitor: false };
     if (out.roofFrame === "trusses" && out.roof === "gable") {

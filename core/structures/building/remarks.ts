@@ -3,8 +3,9 @@ import { feet, inches } from "../../units";
 import { type Remark } from "../kind";
 import { nominalMm } from "../trestle/layout";
 import { unusual } from "../unusual";
-import { eaveSide, fi, sloped, wallOf, wallOfPart, wallSizes } from "./nominal";
+import { eaveSide, fi, hasLoftFlight, sloped, wallOf, wallOfPart, wallSizes } from "./nominal";
 import { buildingSpec, type BuildingValues } from "./parameters";
+import { loftFlight, loftHeadroom } from "./stairs";
 import { buildingShown } from "./shown";
 
 /** Half a car's width and its height over the rail: AAR Plate C is 10 ft 8 in by 15 ft 6 in, from memory. */
@@ -68,6 +69,15 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
           text: `Opening ${i + 1} from ${fi(o.sill)} to ${fi(o.sill + o.height)} is crossed by the loft at ${fi(v.loftHeight)}, which shows behind it.`,
         });
     });
+  if (hasLoftFlight(v)) {
+    stairRemarks(loftFlight(v)).forEach((text) => out.push({ param: "loftRiser", text: `Stair to the loft: ${text}` }));
+    // International Residential Code R311.7.2: 6 ft 8 in over the treads
+    if (loftHeadroom(v) < feet(6, 8))
+      out.push({
+        param: "loftStairLength",
+        text: `The stair to the loft leaves ${fi(loftHeadroom(v))} under the opening's near edge; a residential code asks for 6′-8″ (IRC R311.7.2).`,
+      });
+  }
   if (v.interior && v.roof !== "none" && v.leftOff === "none" && !v.locating)
     out.push({
       param: "leftOff",

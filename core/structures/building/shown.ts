@@ -1,4 +1,4 @@
-import { hasGables, hasTrusses, isHip, sloped } from "./nominal";
+import { hasGables, hasLoftFlight, hasTrusses, isHip, sloped } from "./nominal";
 import { type BuildingValues } from "./parameters";
 
 /** Which parameters matter for these values. */
@@ -84,7 +84,7 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return v.floor === "lift";
     case "stringer":
     case "tread":
-      return v.stairs.length > 0;
+      return v.stairs.length > 0 || hasLoftFlight(v);
     case "sillBeam":
     case "pierSpacing":
     case "pier":
@@ -192,6 +192,11 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "loftStairWidth":
     case "loftStairLength":
       return walls && v.loft && v.loftStair;
+    case "loftFlight":
+      return walls && v.loft && v.loftStair && v.floor !== "none";
+    case "loftTread":
+    case "loftRiser":
+      return hasLoftFlight(v);
     case "waterTable":
     case "frieze":
       return walls;
