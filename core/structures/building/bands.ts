@@ -51,7 +51,7 @@ function band(
         .map((g) => [g.from - casing, g.to + casing] as const),
       // where a wing stands, it runs round the wing
       ...cladFace(b, l, part, w)
-        .holes.filter((h) => /^wing\d+$/.test(h.id) && h.high > z)
+        .holes.filter((h) => /^wing\d+(-eave)?$/.test(h.id) && h.high > z && h.low < z + timber.v)
         .map((h) => [h.from - l.proud + l.clad, h.to + l.proud - l.clad] as const),
     ].sort((m, n) => m[0] - n[0]);
     const [openLeft, openRight] = openEnds(part, w);
@@ -113,10 +113,21 @@ function band(
     });
     if (pieces.length > 0) ends.set(w.side, { first: pieces[0]!, last: pieces[pieces.length - 1]!, z, ...turns });
   }
+  const squared = (id: string, end: 0 | 1): void => {
+    const i = b.members.findIndex((m) => m.id === id);
+    const m = b.members[i]!;
+    const square = { kind: "square", beyond: 0 } as const;
+    b.members[i] = { ...m, ends: end === 0 ? [square, m.ends[1]] : [m.ends[0], square] };
+  };
   for (const side of ["S", "E", "N", "W"] as const) {
     const [a, c] = [ends.get(side), ends.get(NEXT[side])];
     if (a && c && a.turnsRight && c.turnsLeft && Math.abs(a.z - c.z) < 1e-6)
       b.join({ kind: "mitre", id: `${a.last}>corner`, a: a.last, end: 1, b: c.first, bEnd: 0, contact: "face" });
+    else {
+      // where a wing leaves the next wall no room for one, it ends at the corner
+      if (a?.turnsRight) squared(a.last, 1);
+      if (c?.turnsLeft) squared(c.first, 0);
+    }
   }
 }
 /** Whether a band turns the corner of a wall: there is a wall beyond it that ends level as this one. */

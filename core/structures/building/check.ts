@@ -3,11 +3,13 @@ import { feet, inches } from "../../units";
 import { nominalMm } from "../trestle/layout";
 import { SIZES } from "./layout";
 import { dormerFaults } from "./dormerFaults";
+import { groundFaults } from "./groundFaults";
 import {
   eaveSide,
   fi,
   hasGables,
   hasLoftFlight,
+  hasSoffit,
   hasTrusses,
   isHip,
   sloped,
@@ -122,7 +124,7 @@ export function buildingCheck(v: BuildingValues): string[] {
     out.push("A roof's locating strips slip inside the walls, where they are lined; leave out one or the other.");
   if (v.lined && v.roof === "flat")
     out.push("A flat roof's ledgers lie on the inside of the walls, where they are lined; leave out the lining.");
-  out.push(...openingFaults(v), ...roofFaults(v), ...wingFaults(v), ...dormerFaults(v));
+  out.push(...openingFaults(v), ...roofFaults(v), ...wingFaults(v), ...dormerFaults(v), ...groundFaults(v));
   return out;
 }
 
@@ -230,6 +232,10 @@ function roofFaults(v: BuildingValues): string[] {
     const under = (h.inward - h.length / 2) * (v.rise / 12) - rafterDepth;
     if (v.ceiling !== "none" && under < nominalMm(v.ceilingJoist).width + inches(3))
       out.push(`Chimney ${i + 1} is headed off lower than the ceiling joists; move it further in.`);
+    if (v.flashing && h.inward - h.length / 2 - v.flashWidth < -v.overhang)
+      out.push(
+        `The flashing of chimney ${i + 1} hangs over the eave; move the chimney in, or make the flashing narrower.`,
+      );
     if (h.inward - h.length / 2 < nominalMm(v.stud).width + inches(4))
       out.push(`Chimney ${i + 1} reaches over the wall; move it in.`);
   });
@@ -238,6 +244,10 @@ function roofFaults(v: BuildingValues): string[] {
   if (v.overhang < fascia + (fascia > 0 ? inches(1) : 0))
     out.push(
       `An overhang of ${fi(v.overhang)} leaves no tail behind a fascia; make it at least ${fi(fascia + inches(1))}, or leave the tails bare.`,
+    );
+  if (hasSoffit(v) && v.overhang < fascia + inches(6))
+    out.push(
+      `An overhang of ${fi(v.overhang)} leaves no room for a soffit; make it at least ${fi(fascia + inches(6))}.`,
     );
   const turned = isHip(v) ? v.width > v.length : v.ridgeAlong === "width";
   const [long, across] = turned ? [v.width, v.length] : [v.length, v.width];

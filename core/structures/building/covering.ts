@@ -1,5 +1,5 @@
 import type { Member } from "../../frame";
-import { addScaled, dot, normalize, planeAt, type Vec2, type Vec3 } from "../../geometry";
+import { dot, normalize, planeAt, type Vec2, type Vec3 } from "../../geometry";
 import { model } from "../../units";
 import type { Builder } from "../builder";
 import { rest } from "./rest";
@@ -10,7 +10,7 @@ import { headedHoles, holePlanes, roofHolesOf, type RoofHole } from "./roofHoles
 import { boundPlane, facetsOf, leftAt, onFacet, rightAt, trueShape, type Bound, type Facet } from "./facets";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { inverse, move, placed, turn } from "./place";
-import { alongOf, slopePlane, upslope } from "./slopes";
+import { alongOf, upslope } from "./slopes";
 import type { Interruption } from "./valley";
 
 /** A rafter as the covering meets it: where it stands along the eave, and from where to where inward. */
@@ -345,64 +345,4 @@ function sheetOn(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: rea
   );
   const on = lies[Math.floor(lies.length / 2)] ?? under[Math.floor(under.length / 2)];
   if (on) b.join({ kind: "bearing", id: `${id}>rafter`, a: id, b: on.id, aFace: "-w", bFace: "+v", contact: "line" });
-}
-
-/** Boards along a ridge, one to each slope, on the covering: their upper edges meet in the plumb plane over it. */
-export function ridgeCaps(b: Builder, l: BuildingLayout): void {
-  const { v, t, main: part } = l;
-  if (!v.caps || v.monitor || !v.seenRoof || (v.covering !== "boards" && v.covering !== "sheet")) return;
-  const local = placed(b, part.place);
-  const lift = v.covering === "sheet" ? v.roofSheet : t.roofBoard.w;
-  for (const f of facetsOf(l, part, [])) {
-    const ridged = f.slope.side === "S" || f.slope.side === "N";
-    if (!ridged || (f.to < part.peak[0] - part.q[0] - 1e-6 && f.slope.side === "S" && part.roof !== "saltbox"))
-      continue;
-    if (
-      part.roof === "hipdeck" ||
-      part.roof === "shed" ||
-      part.roof === "lean" ||
-      (part.roof === "gambrel" && !f.name.endsWith("upper"))
-    )
-      continue;
-    const [x0, x1] = [leftAt(f, f.to), rightAt(f, f.to)];
-    if (x1 - x0 < t.capBoard.v) continue;
-    const up = upslope(f.slope);
-    const n = slopePlane(part, f.slope).n;
-    const over = (lift + t.capBoard.w) * f.slope.k;
-    const at = (x: number): Vec3 => addScaled(addScaled(onFacet(part, f.slope, x, f.to), up, over), n, lift);
-    const root = `${rootOf(l, part.name)}/roof/cover-${f.name}`;
-    const id = `${root}/cap`;
-    local.stick({
-      id,
-      assembly: root,
-      role: "ridge cap",
-      letter: "RC",
-      timber: t.capBoard,
-      a: at(x0),
-      b: at(x1),
-      up,
-      seat: ["+", "-"],
-      square: true,
-    });
-    b.join({
-      kind: "trim",
-      id: `${id}/top`,
-      a: id,
-      datum: local.datum(`${root}/cap-top`, planeAt(onFacet(part, f.slope, 0, f.to), [up[0], up[1], 0])),
-      as: "length",
-      contact: "gap",
-    });
-    // where valleys part the slope its covering is in parts as well
-    const boards = b.members.filter((m) => m.id.startsWith(root) && /^(roof board|roof sheet)$/.test(m.role));
-    for (const m of boards.slice(-40))
-      b.join({
-        kind: "bearing",
-        id: `${id}>${m.id.slice(root.length + 1)}`,
-        a: id,
-        b: m.id,
-        aFace: "-w",
-        bFace: "+w",
-        contact: "gap",
-      });
-  }
 }

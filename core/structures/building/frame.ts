@@ -4,9 +4,12 @@ import type { Context } from "../kind";
 import { bands } from "./bands";
 import { canopies } from "./canopy";
 import { cladding } from "./cladding";
-import { covering, ridgeCaps } from "./covering";
+import { roofCaps } from "./caps";
+import { covering } from "./covering";
 import { bargeBoards, fascias } from "./eaves";
 import { flatRoof } from "./flat";
+import { eaveBrackets, soffits } from "./eaveWork";
+import { flashing } from "./flashing";
 import { floors, loft, solesOnFloor } from "./floor";
 import { foundation } from "./foundation";
 import { gableRoof, shedRoof } from "./gable";
@@ -61,7 +64,10 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
     covering(b, l, part, own);
   }
   seatValleyBoards(b, l);
-  ridgeCaps(b, l);
+  soffits(b, l);
+  eaveBrackets(b, l);
+  roofCaps(b, l);
+  flashing(b, l);
   platforms(b, l);
   canopies(b, l);
   lining(b, l);

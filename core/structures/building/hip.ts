@@ -1,12 +1,14 @@
 import type { Contact, Face } from "../../frame";
 import { planeAt, type Vec3 } from "../../geometry";
 import type { Timber } from "../timber";
+import { hasSoffit } from "./nominal";
 import { hipRunOf } from "./hipRun";
 import type { Side, Slope } from "./layout";
 import {
   birdsmouthOver,
   eaveDatum,
   inwardOf,
+  levelCut,
   plateId,
   planeZ,
   rafter,
@@ -199,6 +201,7 @@ function hipRafter(
       as: "end0",
       contact: "gap",
     });
+  if (hasSoffit(v)) levelCut(k, id, s);
   if (v.backing === "backed")
     for (const side of [eave, end])
       b.join({

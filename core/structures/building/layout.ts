@@ -123,6 +123,7 @@ export interface Timbers {
   readonly kingPost: Timber;
   readonly strut: Timber;
   readonly purlin: Timber;
+  readonly bracket: Timber;
 }
 export interface BuildingLayout {
   readonly v: BuildingValues;
@@ -181,6 +182,7 @@ const NAMED: Readonly<Record<Timbers extends infer T ? keyof T : never, keyof Bu
   kingPost: "kingPost",
   strut: "strut",
   purlin: "purlin",
+  bracket: "bracketSize",
 };
 /** The parameters that name a size, with the timber made of it. */
 export const SIZES = Object.values(NAMED);

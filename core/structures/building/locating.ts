@@ -26,7 +26,8 @@ export function locatingStrips(b: Builder, l: BuildingLayout): void {
   for (const side of ["S", "N"] as const) {
     const s = main.slopes[side];
     if (!s) continue;
-    const hips = main.slopes.E ? t.hip.v * Math.hypot(1, s.k / Math.SQRT2) + 2 * t.hip.w * s.k : 0;
+    const valleys = l.parts.some((p) => p.valley);
+    const hips = main.slopes.E || valleys ? t.hip.v * Math.hypot(1, s.k / Math.SQRT2) + 2 * t.hip.w * s.k : 0;
     const deep = Math.max(hips, t.rafter.v * Math.hypot(1, s.k));
     // against the rafters' undersides, or under the ceiling joists that tie them
     const top = v.ceiling === "none" && !hasTrusses(v) ? planeZ(s, inset) - deep : s.plate;

@@ -69,3 +69,5 @@ export const hasTrusses = (v: BuildingValues): boolean => v.roof === "gable" && 
 /** Whether a flight of steps leads up through the loft's opening. */
 export const hasLoftFlight = (v: BuildingValues): boolean =>
   v.loft && v.loftStair && v.loftFlight && v.framing !== "none" && v.floor !== "none";
+/** Whether the eaves are closed from below. */
+export const hasSoffit = (v: BuildingValues): boolean => v.soffit && v.fascia === "board" && v.overhang > 0;

@@ -101,6 +101,11 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     loftTread: inch(6, 10),
     loftRiser: inch(7, 13),
     caps: fc.boolean(),
+    flashing: fc.boolean(),
+    soffit: fc.boolean(),
+    brackets: fc.boolean(),
+    bracketReach: ft(0.8, 3),
+    bracketSpacing: ft(3, 10),
     waterTable: fc.boolean(),
     frieze: pick(false, false, true),
     monitor: pick(false, false, true),
@@ -166,6 +171,8 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       if (buildingCheck(out).length > buildingCheck({ ...out, roofFrame: "rafters" }).length)
         out = { ...out, roofFrame: "rafters" };
     }
+    if (out.soffit && buildingCheck(out).length > buildingCheck({ ...out, soffit: false }).length)
+      out = { ...out, soffit: false };
     if (out.fascia === "board" && out.overhang < inches(4)) out = { ...out, overhang: feet(1) };
     // one after another, whatever goes together with what is there
     for (const o of v.openings) {

@@ -1,4 +1,4 @@
-import { hasGables, hasLoftFlight, hasTrusses, isHip, sloped } from "./nominal";
+import { hasSoffit, hasGables, hasLoftFlight, hasTrusses, isHip, sloped } from "./nominal";
 import { type BuildingValues } from "./parameters";
 
 /** Which parameters matter for these values. */
@@ -138,6 +138,14 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       );
     case "fasciaSize":
       return anyRoof && (v.fascia === "board" || v.barge);
+    case "soffit":
+      return anyRoof && v.fascia === "board";
+    case "brackets":
+      return anyRoof && !hasSoffit(v);
+    case "bracketReach":
+    case "bracketSpacing":
+    case "bracketSize":
+      return anyRoof && v.brackets && !hasSoffit(v);
     case "canopyBracket":
       return canopy;
     case "covering":
@@ -172,6 +180,11 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return roof && v.roof !== "gambrel";
     case "caps":
       return roof && v.roof !== "shed" && v.covering !== "none";
+    case "flashing":
+      return roof && v.roofHoles.length > 0 && (v.covering === "boards" || v.covering === "sheet" || !v.seenRoof);
+    case "flashWidth":
+    case "flashThick":
+      return roof && v.roofHoles.length > 0 && v.flashing;
     case "capBoard":
       return v.caps && roof && v.covering !== "none";
     case "shingle":

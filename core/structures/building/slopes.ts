@@ -1,6 +1,7 @@
 import type { Face, Joint, Member } from "../../frame";
 import { addScaled, normalize, planeAt, type Plane, type Vec3 } from "../../geometry";
 import { rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "./layout";
+import { hasSoffit } from "./nominal";
 import { move, type Local } from "./place";
 import { postsOf, studsOf } from "./walls";
 
@@ -158,23 +159,28 @@ export function tail(k: RoofKit, id: string, s: Slope): Member["ends"][0] {
       as: "end0",
       contact: "gap",
     });
+    if (hasSoffit(v)) levelCut(k, id, s);
     return undefined;
   }
   // a square cut that would reach the wall is made plumb
   const room = (t.rafter.v * s.k) / Math.hypot(1, s.k) + k.l.clad;
   if (v.tail !== "square" || out < room) {
     k.b.join({ kind: "trim", id: `${id}/tail`, a: id, datum: eaveDatum(k, s, out), as: "end0", contact: "gap" });
-    if (v.tail === "both") {
-      const name = `${k.root}/tail-${s.side}`;
-      // level where half of the plumb cut is left, and outside of the wall
-      const deep = t.rafter.v * Math.hypot(1, s.k);
-      const level = Math.min(planeZ(s, -out) - deep / 2, planeZ(s, -k.l.clad) - deep);
-      k.b.datum(name, planeAt([0, 0, level], [0, 0, -1]));
-      k.b.join({ kind: "trim", id: `${id}/level`, a: id, datum: name, as: "end0", contact: "gap" });
-    }
+    if (v.tail === "both") levelCut(k, id, s);
     return undefined;
   }
   return { kind: "square", beyond: 0 };
+}
+/** Where a tail is cut level: half of the plumb cut is left, and it lies outside of the wall. */
+export function soffitLevel(k: RoofKit, s: Slope): number {
+  const deep = k.l.t.rafter.v * Math.hypot(1, s.k);
+  return Math.min(planeZ(s, -k.part.out) - deep / 2, planeZ(s, -k.l.clad) - deep);
+}
+/** Cuts a tail level. */
+export function levelCut(k: RoofKit, id: string, s: Slope): void {
+  const name = `${k.root}/tail-${s.side}`;
+  k.b.datum(name, planeAt([0, 0, soffitLevel(k, s)], [0, 0, -1]));
+  k.b.join({ kind: "trim", id: `${id}/level`, a: id, datum: name, as: "end0", contact: "gap" });
 }
 /** The plumb plane in which the tails of an eave end, behind the fascia if there is one. */
 export const tailDatum = (k: RoofKit, s: Slope): string =>
