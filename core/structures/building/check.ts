@@ -9,6 +9,7 @@ import {
   fi,
   hasGables,
   hasLoftFlight,
+  hasOwnFeet,
   hasSoffit,
   hasTrusses,
   isHip,
@@ -124,6 +125,16 @@ export function buildingCheck(v: BuildingValues): string[] {
     out.push("A roof's locating strips slip inside the walls, where they are lined; leave out one or the other.");
   if (v.lined && v.roof === "flat")
     out.push("A flat roof's ledgers lie on the inside of the walls, where they are lined; leave out the lining.");
+  if (hasOwnFeet(v))
+    for (const [side, foot] of feetOf(v)) {
+      const { top } = wallOf(v, side);
+      if (foot > 0 && foot < 2 * s.thick + inches(1))
+        out.push(
+          `The ${side} wall's foot is ${fi(foot)} below the floor; make it 0 or at least ${fi(2 * s.thick + inches(1))}, so that sole and threshold go under a door.`,
+        );
+      if (top + foot < s.plates + s.thick + inches(18))
+        out.push(`The ${side} wall has no room between sole and plate; let its foot down.`);
+    }
   out.push(...openingFaults(v), ...roofFaults(v), ...wingFaults(v), ...dormerFaults(v), ...groundFaults(v));
   return out;
 }
@@ -173,7 +184,13 @@ function openingFaults(v: BuildingValues): string[] {
         out.push(
           `${name(i)} in the ${side} wall ends at ${fi(r.head)}; under its header and the plate there is room up to ${fi(room)}. Lower it or raise the wall.`,
         );
-      const least = s.thick + Math.max(casing, v.framing === "posts" ? nominalMm(v.girt).thickness : s.thick);
+      const up = o.part === 0 && hasOwnFeet(v) ? -feetOf(v).find(([x]) => x === side)![1] : 0;
+      if (up > 0 && o.kind !== "window")
+        out.push(
+          `${name(i)} is a door in the ${side} wall, which stands ${fi(up)} over the floor; let the wall's foot down.`,
+        );
+      const least =
+        Math.max(0, up) + s.thick + Math.max(casing, v.framing === "posts" ? nominalMm(v.girt).thickness : s.thick);
       if (o.kind === "window" && r.sill < least)
         out.push(
           `${name(i)} in the ${side} wall begins at ${fi(r.sill)}; a window needs ${fi(least)} for its sill over the sole. Raise it, or make it a door.`,
@@ -185,7 +202,7 @@ function openingFaults(v: BuildingValues): string[] {
       const before = own[n - 1];
       if (before) {
         const gap = a - (before.o.at + before.r.width / 2);
-        const need = 2 * Math.max(s.beside, casing) + inches(0.75);
+        const need = 2 * Math.max(s.beside, casing) + inches(0.75) + v.fit * 320;
         if (gap < need)
           out.push(
             `${name(before.i)} and ${name(i).toLowerCase()} in the ${side} wall are ${fi(Math.max(0, gap))} apart; the studs between them need ${fi(need)}.`,
@@ -195,6 +212,15 @@ function openingFaults(v: BuildingValues): string[] {
   }
   return out;
 }
+
+/** How far below the floor each main wall begins. */
+const feetOf = (v: BuildingValues) =>
+  [
+    ["front", v.footFront],
+    ["right", v.footRight],
+    ["back", v.footBack],
+    ["left", v.footLeft],
+  ] as const;
 
 /** How far what a corner is made of reaches along a long wall. */
 function cornerRoom(v: BuildingValues): number {

@@ -99,10 +99,10 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
   const { v, t, mm } = l;
   const root = rootOf(l, w.name);
   // it hangs no lower than there is something to hold it
-  const hung = -Math.min(
-    mm(v.skirt),
-    l.floorDepth + (v.foundation === "none" || v.foundation === "bents" ? 0 : t.sillBeam.w),
-  );
+  const hung =
+    w.foot !== 0
+      ? w.foot
+      : -Math.min(mm(v.skirt), l.floorDepth + (v.foundation === "none" || v.foundation === "bents" ? 0 : t.sillBeam.w));
   // it stands on the water table
   const on = part.onRoof;
   const surface = (p: number): number => planeZ(part.slopes.S!, 0) + (on ? (on.x - p) * on.k : 0);

@@ -75,6 +75,7 @@ export function dormersOf(l: BuildingLayout): Dormer[] {
         to: f.length - (through ? 0 : l.wall),
         thick: l.wall,
         top,
+        foot: 0,
         gaps: at === "E" ? gaps : [],
         seen: true,
       };

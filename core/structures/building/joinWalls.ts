@@ -18,8 +18,33 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
         if (!sole || !other) return;
         // the sole of the wall it ends against: the piece at that corner
         const own = b.members.filter((m) => m.id.startsWith(`${rootOf(l, other.name)}/sole/`));
-        const near = (side === "E") === (beside[i] === "S") ? own[own.length - 1] : own[0];
-        if (near)
+        const right = (side === "E") === (beside[i] === "S");
+        const near = right ? own[own.length - 1] : own[0];
+        // walls that begin at levels of their own stand against each other with their uprights and plates
+        const apart = Math.abs(w.foot - other.foot) > 1e-6;
+        if (apart)
+          b.join({
+            kind: "bearing",
+            id: `${rootOf(l, w.name)}/plate>${other.name}`,
+            a: `${rootOf(l, w.name)}/plate/1`,
+            b: `${rootOf(l, other.name)}/plate/1`,
+            aFace: i === 0 ? "end0" : "end1",
+            bFace: "-v",
+            contact: "gap",
+          });
+        if (apart)
+          for (const u of cornersOf(b, rootOf(l, other.name)))
+            for (const m of cornersOf(b, rootOf(l, w.name)))
+              b.join({
+                kind: "bearing",
+                id: `${m.id}>${u.id.slice(l.ctx.structure.length + 1)}`,
+                a: m.id,
+                b: u.id,
+                aFace: i === 0 ? "-w" : "+w",
+                bFace: "-v",
+                contact: "gap",
+              });
+        else if (near)
           b.join({
             kind: "bearing",
             id: `${sole.id}>${other.name}`,
@@ -86,3 +111,7 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
         ),
       );
 }
+const cornersOf = (b: Builder, root: string) =>
+  b.members.filter(
+    (m) => m.id.startsWith(`${root}/corner/`) || (m.role === "corner post" && m.id.startsWith(`${root}/`)),
+  );

@@ -3,6 +3,7 @@ import type { Vec3 } from "../../geometry";
 import { prototype, toModel } from "../../units";
 import type { Context } from "../kind";
 import { timberOf, type Timber } from "../timber";
+import { hasOwnFeet } from "./nominal";
 import { roughOpening } from "./openings";
 import type { BuildingValues, SideName } from "./parameters";
 import { move, quartersOf, turn, type Placement } from "./place";
@@ -39,6 +40,8 @@ export interface Wall {
   readonly thick: number;
   /** Top of its plates. */
   readonly top: number;
+  /** Underside of its soles, over the floor. */
+  readonly foot: number;
   readonly gaps: readonly Gap[];
   readonly seen: boolean;
 }
@@ -269,6 +272,7 @@ function partitionsOf(l: Base, main: Part): Wall[] {
       to: length,
       thick: l.wall,
       top,
+      foot: 0,
       gaps: p.door
         ? [{ name: "doorway", door: true, from: at - half, to: at + half, sill: 0, head: Math.min(mm(DOORWAY), room) }]
         : [],
@@ -432,6 +436,8 @@ function wallOf(
   const [left, right] = ({ S: ["W", "E"], E: ["S", "N"], N: ["E", "W"], W: ["N", "S"] } as const)[side];
   const { v } = l;
   const seen = { front: v.seenFront, right: v.seenRight, back: v.seenBack, left: v.seenLeft }[looks];
+  const below = { front: v.footFront, right: v.footRight, back: v.footBack, left: v.footLeft }[looks];
+  const foot = part === "main" && hasOwnFeet(v) ? -l.mm(below) : 0;
   const number = part === "main" ? 0 : Number(part.replace(/\D/g, ""));
   const gaps = v.openings.flatMap((o, i): Gap[] => {
     if (o.wall !== looks || o.part !== number) return [];
@@ -440,7 +446,8 @@ function wallOf(
     return [
       {
         name: `opening${i + 1}`,
-        door: o.kind !== "window",
+        // in a wall that runs down past the floor a door has a threshold of its own
+        door: o.kind !== "window" && foot === 0,
         from: at - r.width / 2,
         to: at + r.width / 2,
         sill: r.sill,
@@ -460,6 +467,7 @@ function wallOf(
     to: f.length - (right === open ? 0 : inset),
     thick: l.wall,
     top,
+    foot,
     seen,
     gaps: [...gaps].sort((a, b) => a.from - b.from),
   };

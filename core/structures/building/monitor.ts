@@ -33,6 +33,7 @@ export function monitorOf(l: BuildingLayout): Part | undefined {
       to: p[1] - p[0],
       thick: l.wall,
       top,
+      foot: 0,
       gaps: [],
       seen: true,
     };

@@ -71,3 +71,6 @@ export const hasLoftFlight = (v: BuildingValues): boolean =>
   v.loft && v.loftStair && v.loftFlight && v.framing !== "none" && v.floor !== "none";
 /** Whether the eaves are closed from below. */
 export const hasSoffit = (v: BuildingValues): boolean => v.soffit && v.fascia === "board" && v.overhang > 0;
+/** Whether the main walls may begin at levels of their own: no floor or foundation carries them. */
+export const hasOwnFeet = (v: BuildingValues): boolean =>
+  v.framing !== "none" && v.floor !== "under" && v.foundation === "none" && !v.lined;

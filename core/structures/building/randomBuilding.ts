@@ -38,6 +38,9 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     width: ft(8, 26),
     wallHeight: pick(feet(8), feet(9), feet(11)),
     framing: pick("studs", "studs", "posts"),
+    footFront: pick(0, 0, feet(2)),
+    footRight: pick(0, 0, feet(3), feet(-1)),
+    footBack: pick(0, 0, feet(1)),
     stud: pick("2×4", "2×6"),
     studSpacing: inch(12, 30),
     studFrom: pick("left", "right", "middle"),
@@ -174,6 +177,11 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     if (out.soffit && buildingCheck(out).length > buildingCheck({ ...out, soffit: false }).length)
       out = { ...out, soffit: false };
     if (out.fascia === "board" && out.overhang < inches(4)) out = { ...out, overhang: feet(1) };
+    if (
+      buildingCheck(out).length >
+      buildingCheck({ ...out, footFront: 0, footRight: 0, footBack: 0 } as BuildingValues).length
+    )
+      out = { ...out, footFront: 0, footRight: 0, footBack: 0 } as BuildingValues;
     // one after another, whatever goes together with what is there
     for (const o of v.openings) {
       const more = { ...out, openings: [...out.openings, o] };

@@ -1,4 +1,4 @@
-import { hasSoffit, hasGables, hasLoftFlight, hasTrusses, isHip, sloped } from "./nominal";
+import { hasSoffit, hasGables, hasLoftFlight, hasOwnFeet, hasTrusses, isHip, sloped } from "./nominal";
 import { type BuildingValues } from "./parameters";
 
 /** Which parameters matter for these values. */
@@ -195,6 +195,11 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "skirt":
     case "cornerBoards":
       return v.siding !== "none";
+    case "footFront":
+    case "footRight":
+    case "footBack":
+    case "footLeft":
+      return hasOwnFeet(v);
     case "loft":
       return walls;
     case "loftHeight":

@@ -30,8 +30,8 @@ export function roofKit(b: Local, l: BuildingLayout, part: Part): RoofKit {
       const [s0, s1] = [Math.min(from, to), Math.max(from, to)];
       const all = w.seen
         ? l.v.framing === "posts"
-          ? postsOf(l, w, l.plate, under)
-          : studsOf(l, w, l.plate, under)
+          ? postsOf(l, w, w.foot + l.plate, under)
+          : studsOf(l, w, w.foot + l.plate, under)
         : [];
       const behind = all.filter(
         (u) => u.role !== "cripple" && !u.turned && u.z0 < z0 && u.z1 > z1 && u.s > s0 + u.half && u.s < s1 - u.half,

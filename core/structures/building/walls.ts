@@ -134,7 +134,7 @@ export function frameWall(b: Builder, l: BuildingLayout, w: Wall): void {
   [...doors, undefined].forEach((d, i) => {
     const to = d ? d.from : w.to;
     if (to - at > NEAR)
-      soles.push({ id: k.along(`sole/${i + 1}`, posts ? "sill" : "sole plate", "L", t, at, to, 0), from: at, to });
+      soles.push({ id: k.along(`sole/${i + 1}`, posts ? "sill" : "sole plate", "L", t, at, to, w.foot), from: at, to });
     at = d ? d.to : at;
   });
   const lower = k.along("plate/1", "top plate", "T", t, w.from, w.to, under);
@@ -152,16 +152,17 @@ export function frameWall(b: Builder, l: BuildingLayout, w: Wall): void {
       );
     return own.id;
   };
-  const framed = posts ? postsOf(l, w, t.w, under) : studsOf(l, w, t.w, under);
+  const foot = w.foot + t.w;
+  const framed = posts ? postsOf(l, w, foot, under) : studsOf(l, w, foot, under);
   // a wall that nobody sees the frame of keeps its plates and corners, and a sheet between them
   const uprights = w.seen ? framed : framed.filter((u) => u.id.startsWith("corner/") || /corner post/.test(u.role));
-  const full = uprights.filter((u) => u.z1 >= under - NEAR && u.z0 <= t.w + NEAR);
+  const full = uprights.filter((u) => u.z1 >= under - NEAR && u.z0 <= foot + NEAR);
   for (const u of full) stand(k, u, soleAt(u.s), lower);
   if (!w.seen) {
     sheetWall(
       k,
       full,
-      t.w,
+      foot,
       under,
       soles.map((x) => x.id),
     );
@@ -174,11 +175,11 @@ export function frameWall(b: Builder, l: BuildingLayout, w: Wall): void {
   const row = posts ? l.t.girt : t;
   const clear = under - (knees > 0 ? knees + 0.71 * l.t.knee.v + row.w / 2 + 0.1 : 0);
   for (let i = 1; i <= rows; i++) {
-    const z = t.w + ((clear - t.w) * i) / (rows + (knees > 0 ? 0 : 1)) - row.w / 2;
+    const z = foot + ((clear - foot) * i) / (rows + (knees > 0 ? 0 : 1)) - row.w / 2;
     blocking(k, row, z, full, i, posts ? "girt" : "blocking");
   }
   if (knees > 0) kneeBraces(k, full, lower, under, knees);
-  braces(k, full, t.w, under);
+  braces(k, full, foot, under);
 }
 
 /** The sheet of a wall whose framing is not seen: between its corners, its openings cut out. */
@@ -385,7 +386,7 @@ function openings(k: WallKit, t: Timber, under: number, plate: string, uprights:
             role: "jack stud",
             s,
             half: t.w / 2,
-            z0: t.w,
+            z0: w.foot + t.w,
             z1: g.head,
             timber: t,
           };
@@ -441,7 +442,7 @@ function openings(k: WallKit, t: Timber, under: number, plate: string, uprights:
       if (sill)
         cripple(
           u.id.replace("/cripple/", "/foot/"),
-          t.w,
+          w.foot + t.w,
           g.sill - stock.w,
           soleUnder(k, u.s),
           TOP,
@@ -460,13 +461,14 @@ function soleUnder(k: WallKit, s: number): string {
 
 function cornerBlocks(k: WallKit, t: Timber, under: number, full: readonly Upright[]): void {
   const { b, w } = k;
-  const high = under - t.w;
+  const foot = w.foot + t.w;
+  const high = under - foot;
   const length = Math.min(k.l.mm(300), high / 5);
   for (const side of ["left", "right"]) {
     const [u, v] = [full.find((x) => x.id === `corner/${side}`)!, full.find((x) => x.id === `corner/${side}2`)!];
     const s = (u.s + v.s) / 2;
     [0, 1, 2].forEach((i) => {
-      const z = t.w + ((high - length) * i) / 2;
+      const z = foot + ((high - length) * i) / 2;
       const id = `${k.root}/corner/${side}-block${i + 1}`;
       b.stick({
         id,
@@ -557,7 +559,7 @@ function braces(k: WallKit, full: readonly Upright[], foot: number, under: numbe
   if (l.v.wallBrace === "none") return;
   const t = l.t.brace;
   const inside = l.v.wallBrace === "inside";
-  if (inside) [foot, under] = [0, clearInside(l, w, w.thick + t.w, under)];
+  if (inside) [foot, under] = [w.foot, clearInside(l, w, w.thick + t.w, under)];
   const high = under - foot;
   // the sole's top and the plate's underside cut both ends; on the inside they lie on the sole
   b.datums[`${k.root}/foot`] = planeAt(onWall(w, 0, 0, foot), [0, 0, -1]);
