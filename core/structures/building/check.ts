@@ -125,6 +125,16 @@ export function buildingCheck(v: BuildingValues): string[] {
     out.push("A roof's locating strips slip inside the walls, where they are lined; leave out one or the other.");
   if (v.lined && v.roof === "flat")
     out.push("A flat roof's ledgers lie on the inside of the walls, where they are lined; leave out the lining.");
+  if (
+    hasOwnFeet(v) &&
+    v.framing === "studs" &&
+    v.corner === "solid" &&
+    nominalMm(v.cornerPost).width < s.wall - 1e-6 &&
+    feetOf(v).some(([, f]) => f !== v.footFront)
+  )
+    out.push(
+      `Walls that begin at levels of their own hold by their corner posts, and a post of ${v.cornerPost} does not reach through a wall of ${fi(s.wall)}; take a thicker one.`,
+    );
   if (hasOwnFeet(v))
     for (const [side, foot] of feetOf(v)) {
       const { top } = wallOf(v, side);
