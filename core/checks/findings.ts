@@ -182,7 +182,7 @@ function place(s: StructureDesign, stick: string): { at?: Vec2 } {
 }
 
 const remarks = (s: StructureDesign): Finding[] =>
-  s.kind.remarks(s.variant.params).map((r) => ({
+  s.kind.remarks(s.variant.params, s.context).map((r) => ({
     key: `${s.structure.id}:usual:${r.param}`,
     level: "remark",
     text: r.text,

@@ -73,8 +73,10 @@ export interface StructureKind {
   centreLine(params: Params, context: Context): number | undefined;
   /** What of it is put together by itself, and how it is looked at then; a kind of one piece has none. */
   builds?(params: Params, context: Context): readonly Build[];
-  /** What is unusual for the prototype. */
-  remarks(params: Params): readonly Remark[];
+  /** What is unusual for the prototype; with a context also what hands and brushes say of the model. */
+  remarks(params: Params, context?: Context): readonly Remark[];
+  /** How many sticks are left out because nobody sees them. */
+  unseen?(params: Params, context: Context): number;
   /** A line of words: "Framed bent, 4 posts, 2 stories". */
   describe(params: Params): string;
 }

@@ -34,6 +34,7 @@ import { ForcesPanel, forceTint, useForces } from "./Forces";
 import { GroundLine, groundLine, useGroundTool, useTrestle } from "./Ground";
 import { PartMenu, partOf, useBuilds } from "./PartMenu";
 import { usePieces } from "./usePieces";
+import { useUnseen } from "./useUnseen";
 
 const Space = lazy(() => import("./space/Space"));
 
@@ -55,6 +56,7 @@ export default function Framing() {
   const [board, setBoard] = useState<BoardView>();
   const [said, setSaid] = useState("");
   const design = job.design.structures[Math.min(which, job.design.structures.length - 1)];
+  const unseen = useUnseen(design);
   const home = design?.kind.home ?? "front";
   const wanted = picked && picked.structure === design?.structure.id ? picked.view : home;
   const inSpace = wanted === "space";
@@ -185,6 +187,7 @@ export default function Framing() {
                   </span>
                   <span className="head px-2.5 py-0.5">
                     {design.resolved.sticks.length} pieces · {count.length} marks
+                    {unseen > 0 && ` · ${unseen} left out, unseen`}
                   </span>
                 </p>
               }

@@ -212,7 +212,20 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
       has: (s) => s.member.assembly === rootOf(l, `stair${i + 1}`),
     });
   });
-  return out;
+  return inOrder(l, out);
+}
+/** What is left off until the inside is done comes last, and says so. */
+function inOrder(l: BuildingLayout, builds: readonly BuildingBuild[]): BuildingBuild[] {
+  const { leftOff, interior } = l.v;
+  if (!interior || leftOff === "none") return [...builds];
+  const off = (b: BuildingBuild): boolean =>
+    leftOff === "roof"
+      ? b.kind === "rafters" || b.kind === "cover" || b.id === "roof-truss" || b.id === "main-roof"
+      : b.id === leftOff || b.id === `${leftOff}-cladding`;
+  return [
+    ...builds.filter((b) => !off(b)),
+    ...builds.filter(off).map((b) => ({ ...b, name: `${b.name} (left off until the inside is done)` })),
+  ];
 }
 /** A facet as people read it: "Front slope, upper". */
 export const facetWords = (part: Part, f: Facet): string =>

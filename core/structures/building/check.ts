@@ -66,6 +66,12 @@ export function buildingCheck(v: BuildingValues): string[] {
       if (Math.abs(q.at - p.at) < 2 * s.wall)
         out.push(`Partitions ${n + 1} and ${i + 1} stand in each other; part them by ${fi(2 * s.wall)}.`);
     });
+    v.openings.forEach((o, n) => {
+      if (o.part !== 0 || (o.wall !== "front" && o.wall !== "back")) return;
+      const at = o.wall === "front" ? o.at : v.length - o.at;
+      if (Math.abs(at - p.at) < o.width / 2 + s.wall / 2)
+        out.push(`Partition ${i + 1} would end in opening ${n + 1} of the ${o.wall} wall; move one of them.`);
+    });
     const edge = s.wall + s.beside + s.thick + inches(1);
     if (p.door && (p.doorAt - p.doorWidth / 2 < edge || p.doorAt + p.doorWidth / 2 > v.width - edge))
       out.push(
@@ -82,11 +88,26 @@ export function buildingCheck(v: BuildingValues): string[] {
     if (v.lined || v.locating)
       out.push("Lining and locating strips stand where partitions meet the walls; take out one or the other.");
   });
+  v.unseenRooms.forEach((r, i) => {
+    const rooms = r.part === 0 ? v.partitions.length + 1 : 1;
+    const wing = v.wings[r.part - 1];
+    if (r.part > 0 && (!wing || (wing.kind !== "gable" && wing.kind !== "lean")))
+      out.push(`Unseen room ${i + 1} is in wing ${r.part}, which has no rooms; choose 0 for the main part.`);
+    else if (r.room > rooms)
+      out.push(
+        `Unseen room ${i + 1} is room ${r.room}, and ${r.part === 0 ? "the main part" : `wing ${r.part}`} has ${rooms}: choose one of them, or add a partition.`,
+      );
+  });
   if (v.loft && v.framing !== "none") {
     const deep = nominalMm(v.joist).width + nominalMm(v.plank).thickness;
     if (v.loftHeight > v.wallHeight - s.plates - inches(6) || v.loftHeight < deep + inches(18))
       out.push(
         `A loft at ${fi(v.loftHeight)} does not go between floor and plates; there is room from ${fi(deep + inches(18))} to ${fi(v.wallHeight - s.plates - inches(6))}.`,
+      );
+    const [a, c] = v.ridgeAlong === "width" && !isHip(v) ? [v.seenLeft, v.seenRight] : [v.seenFront, v.seenBack];
+    if (!a && !c)
+      out.push(
+        "A loft's rims lie against the studs of its long walls, and neither is seen: let one be seen, or leave the loft out.",
       );
     if (v.partitions.length > 0) out.push("Partitions stand to the plates through a loft; leave out one or the other.");
     if (v.wallBrace === "inside")

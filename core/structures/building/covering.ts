@@ -254,6 +254,16 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       // near a peak the commons end before their lines do
       if (usable.length === 0 || (part.roof === "hip" && i1 > f.to - t.rafter.w - NEAR)) {
         // a short board at a hip lies on nothing but the hip
+        for (const m of b.members.filter((x) => x.id.startsWith(`${root}/board/${i}-`)))
+          b.join({
+            kind: "bearing",
+            id: `${id}>${m.id.slice(root.length + 1)}`,
+            a: id,
+            b: m.id,
+            aFace: "-v",
+            bFace: "+v",
+            contact: "gap",
+          });
         const hip = b.members.filter(
           (m) => m.id.startsWith(`${rootOf(l, part.name)}/roof/`) && /hip|valley rafter|ridge|jack|common/.test(m.role),
         );

@@ -66,6 +66,17 @@ export function dormerFaults(v: BuildingValues): string[] {
       out.push(
         `${name}'s window is ${fi(d.windowWidth)} wide; between its corners there is room for ${fi(Math.max(0, wide))}.`,
       );
+    if (d.windowWidth > 0 && v.casings && v.barge) {
+      // the casing's upper corner under the barge boards
+      const casing = nominalMm(v.casing).width;
+      const over =
+        (half - d.windowWidth / 2 - casing) * own -
+        nominalMm(v.fasciaSize).width * Math.hypot(1, own) +
+        rafter.width * 0.6 * Math.hypot(1, own) -
+        (casing - s.plates - s.thick);
+      if (over < inches(1))
+        out.push(`${name}'s window is cased up into its barge boards; make it narrower, or its roof steeper.`);
+    }
     const depth = (d.height - above + s.plates) / k;
     const least2 = s.wall + 3 * rafter.thickness + inches(6) + (above + s.plates) / k;
     if (back - d.inward < least2)

@@ -1,7 +1,8 @@
 import type { Plane } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Timber } from "../timber";
-import { rootOf, type BuildingLayout, type Part } from "./layout";
+import { floorSeen, rootOf, type BuildingLayout, type Part } from "./layout";
+import { panel } from "./panel";
 import { placed, type Local } from "./place";
 import { rest } from "./rest";
 import { buttJoint } from "./walls";
@@ -13,6 +14,8 @@ export interface FloorSet {
   readonly q: readonly [number, number];
   readonly top: number;
   readonly loose?: boolean;
+  /** Nobody sees it: a sheet as thick as the planks lies on the joists. */
+  readonly sheet?: boolean;
   /** How far the planks run past the rims: at both ends and on the side of the lesser q. */
   readonly over: number;
   /** An opening for a stair, headed off between the joists beside it. */
@@ -108,6 +111,10 @@ export function frameFloor(b: Local, l: BuildingLayout, f: FloorSet): void {
     });
     return { ids, q: [c - joist.w, d + joist.w] };
   }
+  if (f.sheet) {
+    sheetFloor(b, l, f, [low, high, ...joists]);
+    return;
+  }
   for (let row = 1; row <= v.floorBlocking; row++) {
     const q = q0 + ((q1 - q0) * row) / (v.floorBlocking + 1);
     stations.slice(1).forEach((p, i) => {
@@ -133,6 +140,38 @@ export function frameFloor(b: Local, l: BuildingLayout, f: FloorSet): void {
   };
   const others = heads ? [...heads.ids, low, high] : [low, high];
   planks(b, l, f, stations, under, others);
+}
+
+/** One sheet in place of the planks and the blocking. */
+function sheetFloor(b: Local, l: BuildingLayout, f: FloorSet, under: readonly string[]): void {
+  const [w, d] = [f.p[1] - f.p[0], f.q[1] - f.q[0]];
+  const id = panel(b, l, b.place, {
+    id: `${f.root}/sheet`,
+    assembly: f.root,
+    role: "floor sheet",
+    letter: "FS",
+    origin: [f.p[0], f.q[0], f.top - l.t.plank.w],
+    u: [1, 0, 0],
+    v: [0, 1, 0],
+    outline: [
+      [0, 0],
+      [w, 0],
+      [w, d],
+      [0, d],
+    ],
+    thickness: l.t.plank.w,
+    ...(f.loose ? { loose: true } : {}),
+  });
+  for (const m of under)
+    b.join({
+      kind: "bearing",
+      id: `${id}>${m.slice(f.root.length + 1)}`,
+      a: id,
+      b: m,
+      aFace: "-w",
+      bFace: "+v",
+      contact: "line",
+    });
 }
 
 /** Rows of planks across the joists: the last is ripped to what is left, long ones are butted over joists, staggered. */
@@ -310,7 +349,13 @@ export function floors(b: Builder, l: BuildingLayout): void {
         : 0;
     const p = [part.p[0] + inset, part.p[1] - inset] as const;
     const q = [part.q[0] + inset, part.q[1] - inset] as const;
-    const set = { root: `${rootOf(l, part.name)}/floor`, top: 0, over: 0, loose: v.floor === "lift" };
+    const set = {
+      root: `${rootOf(l, part.name)}/floor`,
+      top: 0,
+      over: 0,
+      loose: v.floor === "lift",
+      sheet: !floorSeen(v, part.name),
+    };
     // planks along the building run along x; a part that is turned has them along its q
     const alongX = part.place.quarters % 2 === 0;
     // over bents the joists run from cap to cap
@@ -331,13 +376,28 @@ export function solesOnFloor(b: Builder, l: BuildingLayout): void {
       const planks = b.members.filter(
         (m) => m.id.startsWith(`${rootOf(l, part.name)}/floor/plank/`) && m.body.shape === "straight",
       );
+      const sheet = b.members.find((m) => m.id === `${rootOf(l, part.name)}/floor/sheet`);
       for (const sole of b.members.filter((m) => m.id.startsWith(`${rootOf(l, w.name)}/sole/`))) {
-        const under = planks.find(
+        if (sheet) {
+          b.join({
+            kind: "bearing",
+            id: `${sole.id}>floor`,
+            a: sole.id,
+            b: sheet.id,
+            aFace: "+w",
+            bFace: "+w",
+            contact: "line",
+          });
+          continue;
+        }
+        const all = planks.filter(
           (m) =>
             m.body.shape === "straight" &&
             sole.body.shape === "straight" &&
             crosses(m.body.a, m.body.b, sole.body.a, sole.body.b),
         );
+        // the middle one lies under it for certain
+        const under = all[Math.floor(all.length / 2)];
         if (under)
           b.join({
             kind: "lap",
@@ -363,7 +423,7 @@ function crosses(a: P, b: P, c: P, d: P): boolean {
 /** A loft inside the main part: a floor between the walls, its rims against the long walls' studs, with a stair opening if asked for. */
 export function loft(b: Builder, l: BuildingLayout): void {
   const { v, mm, main } = l;
-  if (!v.loft || main.walls.length === 0) return;
+  if (!v.loft || main.walls.length === 0 || !floorSeen(v, "main")) return;
   const inset = l.wall + (v.lined ? l.t.lining.w : 0);
   const p = [main.p[0] + inset, main.p[1] - inset] as const;
   const q = [main.q[0] + inset, main.q[1] - inset] as const;

@@ -1,6 +1,8 @@
 import type { StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
 import { buildsOf } from "./builds";
+import { reachRemarks } from "./reach";
+import { unseenSticks } from "./unseen";
 import { buildingCheck } from "./check";
 import { buildingRemarks } from "./remarks";
 import { buildingShown } from "./shown";
@@ -43,7 +45,11 @@ export const building: StructureKind = {
   dimensions: (p, ctx) => buildingDimensions(p as BuildingValues, ctx),
   centreLine: () => undefined,
   builds: (p, ctx) => buildsOf(buildingLayout(p as BuildingValues, ctx)),
-  remarks: (p) => buildingRemarks(p as BuildingValues),
+  remarks: (p, ctx) => [
+    ...buildingRemarks(p as BuildingValues),
+    ...(ctx ? reachRemarks(p as BuildingValues, ctx.scale) : []),
+  ],
+  unseen: (p, ctx) => unseenSticks(p as BuildingValues, ctx),
   describe: (p) => {
     const v = p as BuildingValues;
     const wings = v.wings.length === 0 ? "" : `, ${v.wings.length} wing${v.wings.length > 1 ? "s" : ""}`;

@@ -256,6 +256,7 @@ function partitionsOf(l: Base, main: Part): Wall[] {
   const posts = v.framing === "posts";
   const header = posts ? l.t.girt.w : v.openingFrame === "jacks" ? l.t.header.v : l.t.stud.w;
   const room = top - l.plate * (posts ? 1 : v.topPlates) - header;
+  const rank = (p: BuildingValues["partitions"][number]): number => v.partitions.filter((x) => x.at < p.at).length;
   return v.partitions.map((p, i): Wall => {
     const x = -mm(v.length) / 2 + mm(p.at) + l.wall / 2;
     const at = mm(p.doorAt) - l.wall;
@@ -276,10 +277,26 @@ function partitionsOf(l: Base, main: Part): Wall[] {
       gaps: p.door
         ? [{ name: "doorway", door: true, from: at - half, to: at + half, sill: 0, head: Math.min(mm(DOORWAY), room) }]
         : [],
-      seen: true,
+      seen: roomSeen(v, 0, rank(p) + 1) || roomSeen(v, 0, rank(p) + 2),
     };
   });
 }
+/** Whether anybody sees into a room: of a part, counted from the left end. */
+const roomSeen = (v: BuildingValues, part: number, room: number): boolean =>
+  !v.unseenRooms.some((r) => r.part === part && r.room === room);
+/** How many rooms a part has. */
+const roomsOf = (v: BuildingValues, part: number): number => (part === 0 ? v.partitions.length + 1 : 1);
+/** Whether a wall bounds a room that is seen into. */
+function boundsSeen(v: BuildingValues, part: number, looks: SideName): boolean {
+  const n = roomsOf(v, part);
+  const rooms = looks === "left" ? [1] : looks === "right" ? [n] : Array.from({ length: n }, (_, i) => i + 1);
+  return rooms.some((r) => roomSeen(v, part, r));
+}
+/** Whether anybody sees a part's floor. */
+export const floorSeen = (v: BuildingValues, part: string): boolean => {
+  const number = part === "main" ? 0 : Number(part.replace(/\D/g, ""));
+  return Array.from({ length: roomsOf(v, number) }, (_, i) => i + 1).some((r) => roomSeen(v, number, r));
+};
 /** Height of a partition's doorway, prototype mm: a door of 6 ft 8 in and its head jamb. */
 const DOORWAY = 82 * 25.4;
 
@@ -435,7 +452,8 @@ function wallOf(
   // the ends of a wall that meet the open side stand free
   const [left, right] = ({ S: ["W", "E"], E: ["S", "N"], N: ["E", "W"], W: ["N", "S"] } as const)[side];
   const { v } = l;
-  const seen = { front: v.seenFront, right: v.seenRight, back: v.seenBack, left: v.seenLeft }[looks];
+  const marked = { front: v.seenFront, right: v.seenRight, back: v.seenBack, left: v.seenLeft }[looks];
+  const seen = marked && boundsSeen(v, part === "main" ? 0 : Number(part.replace(/\D/g, "")), looks);
   const below = { front: v.footFront, right: v.footRight, back: v.footBack, left: v.footLeft }[looks];
   const foot = part === "main" && hasOwnFeet(v) ? -l.mm(below) : 0;
   const number = part === "main" ? 0 : Number(part.replace(/\D/g, ""));

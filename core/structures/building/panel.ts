@@ -21,7 +21,7 @@ export interface PanelSeed {
   readonly loose?: boolean;
 }
 /** Places a panel where its part stands. */
-export function panel(b: Builder, l: BuildingLayout, place: Placement, s: PanelSeed): string {
+export function panel(b: Pick<Builder, "add">, l: BuildingLayout, place: Placement, s: PanelSeed): string {
   return b.add({
     id: s.id,
     structure: l.ctx.structure,

@@ -1234,6 +1234,31 @@ export const buildingSpec = {
     ...span(feet(6), feet(80), [feet(7), feet(40)]),
     help: "From the outside of the framing.",
   }),
+  trackCurve: choice({
+    group: track,
+    label: "The track there is",
+    def: "straight",
+    options: options({
+      straight: "straight",
+      inside: "curved round the building",
+      outside: "curved away from it",
+    }),
+    help: "On a curve cars swing in with their middles and out with their ends.",
+  }),
+  trackRadius: length({
+    group: track,
+    label: "Radius of the track",
+    def: feet(260),
+    ...span(feet(60), feet(6000), [feet(100), feet(2000)]),
+    help: "Of its centre line, at full size.",
+  }),
+  carLength: length({
+    group: track,
+    label: "Longest car",
+    def: feet(60),
+    ...span(feet(15), feet(100), [feet(34), feet(90)]),
+    help: "Over its ends; its trucks stand at seven tenths of that.",
+  }),
   railBelow: length({
     group: track,
     label: "Floor over the rail",
@@ -1267,6 +1292,25 @@ export const buildingSpec = {
     def: "outside",
     options: options({ outside: "outside face up", inside: "inside face up" }),
     help: "How their templates are drawn.",
+  }),
+  unseenRooms: table({
+    group: seen,
+    label: "Rooms that nobody sees into",
+    noun: "room",
+    most: 9,
+    def: [],
+    help: "Their floor, the partitions between them and the walls that bound nothing else give way to sheet.",
+    columns: {
+      part: count({ group: seen, label: "In wing", def: 0, min: 0, max: 6, help: "0 is the main part." }),
+      room: count({
+        group: seen,
+        label: "Room",
+        def: 1,
+        min: 1,
+        max: 9,
+        help: "Counted from the left end; partitions part the main one.",
+      }),
+    },
   }),
   seenFront: flag({
     group: seen,

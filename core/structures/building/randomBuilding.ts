@@ -138,6 +138,7 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       }),
       { maxLength: 2 },
     ),
+    unseenRooms: pick([], [], [{ part: 0, room: 1 }], [{ part: 1, room: 1 }]),
     seenRoof: pick(true, true, true, false),
     seenFront: pick(true, true, true, false),
     seenLeft: pick(true, true, true, false),
@@ -154,6 +155,7 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       partitions: [],
       roofHoles: [],
       dormers: [],
+      unseenRooms: [],
     } as unknown as BuildingValues;
     if (out.lined)
       out = {
@@ -204,6 +206,8 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       const more = { ...out, partitions: [p] } as BuildingValues;
       if (buildingCheck(more).length === buildingCheck(out).length) out = more;
     }
+    if (buildingCheck(out).length > buildingCheck({ ...out, unseenRooms: [] }).length)
+      out = { ...out, unseenRooms: [] };
     // whether rafters run on beside a chimney is known only once they are laid out: well inside the slope they do
     const safe = out.roof === "gable" || out.roof === "shed";
     for (const h of v.roofHoles) {

@@ -14,16 +14,38 @@ const CAR = { half: feet(5, 4), high: feet(15, 6) };
 /** How high a car's floor usually is over the rail. Common practice. */
 const CAR_FLOOR = [feet(3, 6), feet(4, 6)] as const;
 
+/**
+ * How far a car reaches past its half width on a curve: its middle to the inside, its ends to the outside of it.
+ * Chord geometry: a truck spacing B on radius R lies R − √(R² − B²/4) inside the arc; an end L/2 from the middle lies
+ * √((R − that)² + L²/4) from the centre.
+ */
+export function carSwing(v: Pick<BuildingValues, "trackCurve" | "trackRadius" | "carLength">): number {
+  if (v.trackCurve === "straight") return 0;
+  const trucks = 0.7 * v.carLength;
+  const middle = v.trackRadius - Math.sqrt(Math.max(0, v.trackRadius ** 2 - (trucks / 2) ** 2));
+  if (v.trackCurve === "inside") return middle;
+  // the outer side of the end, half a car's width out from the car's middle line
+  const line = v.trackRadius - middle + CAR.half;
+  return Math.max(0, Math.hypot(line, v.carLength / 2) - v.trackRadius - CAR.half);
+}
+/** How much nearer than at the wall's middle a track comes that curves round the building, at the ends of what reaches out. */
+function comesNearer(v: BuildingValues, ends: readonly [number, number]): number {
+  if (v.trackCurve !== "inside") return 0;
+  const far = Math.max(...ends.map((x) => Math.abs(x - v.length / 2)));
+  return v.trackRadius - Math.sqrt(Math.max(0, v.trackRadius ** 2 - far ** 2));
+}
+
 /** What a passing car, and its floor, have to say of eaves, canopies and docks. */
 function trackRemarks(v: BuildingValues): Remark[] {
   if (v.track === "none") return [];
   const out: Remark[] = [];
-  const reach = (name: string, depth: number, low: number, param: string): void => {
-    const clear = v.trackOff - depth;
-    if (low + v.railBelow < CAR.high && clear < CAR.half + inches(6))
+  const need = CAR.half + carSwing(v) + inches(6);
+  const reach = (name: string, depth: number, low: number, param: string, ends: readonly [number, number]): void => {
+    const clear = v.trackOff - depth - comesNearer(v, ends);
+    if (low + v.railBelow < CAR.high && clear < need)
       out.push({
         param,
-        text: `${name} comes within ${fi(Math.max(0, clear))} of the track's centre at ${fi(low + v.railBelow)} over the rail; a car takes ${fi(CAR.half)} on each side, up to ${fi(CAR.high)}. Move the track to ${fi(depth + CAR.half + inches(6))} from the wall, or shorten it.`,
+        text: `${name} comes within ${fi(Math.max(0, clear))} of the track's centre at ${fi(low + v.railBelow)} over the rail; a car takes ${fi(CAR.half + carSwing(v))} on each side${carSwing(v) > 0 ? `, ${fi(carSwing(v))} of it because of the curve` : ""}, up to ${fi(CAR.high)}. Move the track to ${fi(depth + need + comesNearer(v, ends))} from the wall, or shorten it.`,
       });
   };
   if (sloped(v) && eaveSide(v, v.track))
@@ -32,13 +54,16 @@ function trackRemarks(v: BuildingValues): Remark[] {
       v.overhang,
       wallOf(v, v.track).top - (v.overhang * v.rise) / 12 - nominalMm(v.rafter).width,
       "overhang",
+      [0, v.length],
     );
   v.wings.forEach((w, i) => {
     if (w.side !== v.track) return;
-    if (w.kind === "canopy") reach(`Canopy ${i + 1}`, w.depth, w.height - w.depth / 6 - feet(1), `wings.${i}.depth`);
+    const ends = [w.at, w.at + w.length] as const;
+    if (w.kind === "canopy")
+      reach(`Canopy ${i + 1}`, w.depth, w.height - w.depth / 6 - feet(1), `wings.${i}.depth`, ends);
     if (w.kind !== "platform") return;
     const over = v.railBelow + w.height;
-    if (over > inches(12)) reach(`Platform ${i + 1}`, w.depth + v.plankOver, w.height, `wings.${i}.depth`);
+    if (over > inches(12)) reach(`Platform ${i + 1}`, w.depth + v.plankOver, w.height, `wings.${i}.depth`, ends);
     if (over > feet(2) && (over < CAR_FLOOR[0] || over > CAR_FLOOR[1]))
       out.push({
         param: `wings.${i}.height`,
@@ -78,12 +103,6 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
         text: `The stair to the loft leaves ${fi(loftHeadroom(v))} under the opening's near edge; a residential code asks for 6′-8″ (IRC R311.7.2).`,
       });
   }
-  if (v.interior && v.roof !== "none" && v.leftOff === "none" && !v.locating)
-    out.push({
-      param: "leftOff",
-      text: "The inside is seen, and with the last wall on neither brush nor hand reaches it: leave the roof or a wall off until it is done, or let the roof lift off.",
-      fix: { label: "The roof lifts off", value: "roof" },
-    });
   const s = wallSizes(v);
   v.openings.forEach((o, i) => {
     if (o.kind === "door" && o.height < feet(6, 8) - 1e-6)

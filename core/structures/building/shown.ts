@@ -26,6 +26,12 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "seenBack":
     case "seenLeft":
       return walls;
+    case "trackRadius":
+    case "carLength":
+      return v.track !== "none" && v.trackCurve !== "straight";
+    case "unseenRooms":
+      return walls;
+    case "trackCurve":
     case "trackOff":
     case "railBelow":
       return v.track !== "none";

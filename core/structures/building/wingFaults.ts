@@ -56,6 +56,19 @@ export function wingFaults(v: BuildingValues): string[] {
         : eaveSide(v, w.side)
           ? wall.top - above - v.overhang * k - inches(2)
           : wall.top;
+    // beside a gable's corners the main eaves hang past the wall
+    const past = (w.kind === "gable" ? v.overhang : v.gableOverhang) + inches(3);
+    const low = v.wallHeight - above - v.overhang * k - nominalMm(v.fasciaSize).width;
+    if (
+      sloped(v) &&
+      !eaveSide(v, w.side) &&
+      v.gableOverhang > 0 &&
+      peak > low &&
+      (w.at < past || w.at + w.length > wall.length - past)
+    )
+      out.push(
+        `${wing}'s roof would run into the main eaves at the corner; move it ${fi(past)} from both corners, or lower its plates by ${fi(peak - low)}.`,
+      );
     if (peak > clear)
       out.push(
         `${wing} reaches ${fi(peak)} with its roof; against the ${w.side} wall there is room up to ${fi(clear)}. Lower its plates by ${fi(peak - clear)}${w.kind === "gable" && eaveSide(v, w.side) ? `, or set them level with the main ones at ${fi(wall.top)} for valleys` : ""}.`,
