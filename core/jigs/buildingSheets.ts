@@ -14,6 +14,7 @@ import {
   type BuildingValues,
 } from "../structures";
 import { printFeetInches, printMm, toPrototype, model } from "../units";
+import { bayBlocks } from "./bayBlocks";
 import { cardMockup } from "./mockup";
 import { template } from "./template";
 import type { NamedDrawing } from "./trestleSheets";
@@ -53,7 +54,8 @@ export function buildingSheets(s: StructureDesign, pieces: readonly Piece[]): Na
 
 /** A template of everything of a structure that is put together by itself. */
 export function buildSheets(s: StructureDesign, pieces: readonly Piece[]): NamedDrawing[] {
-  return (s.kind.builds?.(s.variant.params, s.context) ?? [])
+  const blocks = bayBlocks(s);
+  const own = (s.kind.builds?.(s.variant.params, s.context) ?? [])
     .filter((b) => s.resolved.sticks.some(b.has))
     .map((b) => {
       const sticks = s.resolved.sticks.filter(b.has);
@@ -62,6 +64,7 @@ export function buildSheets(s: StructureDesign, pieces: readonly Piece[]): Named
         drawing: template(s, pieces, { sticks, view: { ...b, id: "side" }, shift: cornerShift(sticks, b) }),
       };
     });
+  return blocks ? [...own, { what: "spacer blocks", drawing: blocks }] : own;
 }
 
 /** Sticks of a build as they lie on the bench, the drawing's lower left corner near 0, 0. */

@@ -225,7 +225,7 @@ function behindOf(b: Builder, l: BuildingLayout, part: Part, w: Wall): Behind[] 
     if (Math.abs(box.inward[0]) > 1e-4) return [];
     // these are not as their box is, or look another way: to touch is enough
     const notched = l.v.wallBrace === "letin" && /stud|post|cripple|blocking|girt/.test(m.role);
-    const slants = notched || others || /gable|brace/.test(m.role);
+    const slants = notched || others || part.onRoof !== undefined || /gable|brace/.test(m.role);
     return [{ id: m.id, s: box.s, z: box.z, ...(slants ? { slants } : {}) }];
   });
 }

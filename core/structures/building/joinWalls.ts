@@ -74,12 +74,18 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
     if (!part.against) continue;
     // a wing's walls end against the outside of the main part's wall
     const main = rootOf(l, part.against);
+    const foot = l.main.walls.find((x) => x.name === part.against)?.foot ?? 0;
     for (const w of part.walls) {
       const end = w.through ? (w.side === "S" ? 0 : 1) : w.side === "E" ? 1 : 0;
       if (end === 0 ? w.from > 1e-6 : w.to < w.length - 1e-6) continue;
       for (const kind of ["sole", "plate"])
         for (const own of b.members.filter((m) => m.id.startsWith(`${rootOf(l, w.name)}/${kind}/`)))
-          for (const m of b.members.filter((x) => x.id.startsWith(`${main}/${kind}/`)))
+          for (const m of b.members.filter(
+            (x) =>
+              x.id.startsWith(`${main}/${kind}/`) ||
+              // a wall that runs down past the floor has its uprights there
+              (foot !== 0 && x.id.startsWith(`${main}/`) && /stud|post/.test(x.role)),
+          ))
             b.join({
               kind: "bearing",
               id: `${own.id}>${m.id.slice(main.length - part.against.length)}`,
