@@ -3,6 +3,7 @@ import { feet, inches } from "../../units";
 import { nominalMm } from "../trestle/layout";
 import { SIZES } from "./layout";
 import { dormerFaults } from "./dormerFaults";
+import { outlineFaults } from "./outlineFaults";
 import { groundFaults } from "./groundFaults";
 import {
   eaveSide,
@@ -50,6 +51,7 @@ export function buildingCheck(v: BuildingValues): string[] {
       out.push("A floor alone has no walls for its openings; take them out, or give it walls.");
     if (v.wings.length > 0)
       out.push("A floor alone has no walls for wings to stand against; take them out, or give it walls.");
+    if (v.outline.length > 0) out.push(...outlineFaults(v));
     if (v.floor !== "under") out.push("A floor alone needs its floor: set it to framed under the walls.");
   }
   if (v.foundation === "bents") {

@@ -1,7 +1,8 @@
-import type { Plane } from "../../geometry";
+import type { Plane, Vec2 } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import { floorSeen, rootOf, type BuildingLayout, type Part } from "./layout";
+import { frameOutline, turned } from "./outlineFloor";
 import { panel } from "./panel";
 import { placed, type Local } from "./place";
 import { rest } from "./rest";
@@ -338,7 +339,7 @@ export function holds(
 
 /** Floors of all parts: under the walls, or inside the main part's walls with play all round. */
 export function floors(b: Builder, l: BuildingLayout): void {
-  const { v } = l;
+  const { v, mm } = l;
   if (v.floor === "none") return;
   const list: readonly Part[] = v.floor === "lift" ? [l.main] : l.parts;
   for (const part of list) {
@@ -356,6 +357,15 @@ export function floors(b: Builder, l: BuildingLayout): void {
       loose: v.floor === "lift",
       sheet: !floorSeen(v, part.name),
     };
+    if (v.framing === "none" && v.outline.length > 0) {
+      const corners = v.outline.map((c): Vec2 => [mm(c.x - v.length / 2), mm(c.y - v.width / 2)]);
+      const across = v.plankWay === "across";
+      // a quarter turn on: p' = q, q' = −p
+      const seen = across ? corners.map(([x, y]): Vec2 => [y, -x]) : corners;
+      const quarters = across ? 1 : 0;
+      frameOutline(placed(b, { quarters, at: [0, 0] }), l, { root: set.root, top: 0, outline: turned(seen) });
+      continue;
+    }
     // planks along the building run along x; a part that is turned has them along its q
     const alongX = part.place.quarters % 2 === 0;
     // over bents the joists run from cap to cap

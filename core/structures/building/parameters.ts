@@ -443,6 +443,30 @@ export const buildingSpec = {
     usual: [0.3, 1.5],
     help: "Model mm on every side.",
   }),
+  outline: table({
+    group: floor,
+    label: "Corners of an irregular outline",
+    noun: "corner",
+    most: 16,
+    def: [],
+    help: "Of a floor alone, one after another round it, as measured inside a shell; none makes it a rectangle.",
+    columns: {
+      x: length({
+        group: floor,
+        label: "From the left",
+        def: zero,
+        ...span(zero, feet(400), [zero, feet(200)]),
+        help: "Along the front.",
+      }),
+      y: length({
+        group: floor,
+        label: "From the front",
+        def: zero,
+        ...span(zero, feet(120), [zero, feet(60)]),
+        help: "Towards the back.",
+      }),
+    },
+  }),
   loft: flag({
     group: floor,
     label: "Loft inside",

@@ -82,6 +82,8 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return v.floor !== "none" || decks;
     case "blockingSet":
       return (v.floor !== "none" || decks) && v.floorBlocking > 0;
+    case "outline":
+      return !walls;
     case "plankWay":
       return v.floor !== "none";
     case "plankOver":
