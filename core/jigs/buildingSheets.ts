@@ -10,6 +10,7 @@ import {
   interruptionsOf,
   trueShape,
   type BuildingBuild,
+  wallsOf,
   type BuildingLayout,
   type BuildingValues,
 } from "../structures";
@@ -73,7 +74,7 @@ function buildTemplate(s: StructureDesign, pieces: readonly Piece[], b: Building
   const shift = cornerShift(sticks, b);
   const base = template(s, pieces, { sticks, view: { ...b, id: "side" }, shift, aside: b.kind !== "cladding" });
   if (b.kind !== "wall") return base;
-  const wall = [...l.parts.flatMap((p) => p.walls), ...l.partitions].find((w) => w.name === b.id)!;
+  const wall = wallsOf(l).find((w) => w.name === b.id)!;
   const inside = dot(wall.e, b.right) < 0;
   const s0 = dot(wall.origin, b.right) + shift[0];
   const at = (x: number): number => s0 + (inside ? -x : x);

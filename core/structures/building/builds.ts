@@ -1,6 +1,7 @@
 import type { Resolved } from "../../frame";
 import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build } from "../kind";
+import { baysOf } from "./bay";
 import { facetsOf, type Facet } from "./facets";
 import { hasLoftFlight, hasTrusses } from "./nominal";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
@@ -134,6 +135,21 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
     eye: [0, 0, 1],
     has: (s) => s.member.assembly === rootOf(l, "main/loft") && s.member.role !== "plank",
   });
+  for (const bay of baysOf(l))
+    bay.walls.forEach((w, i) => {
+      const own = rootOf(l, w.name);
+      const name = `${capital(bay.name.replace("wing", "bay "))}, ${["left side", "front", "right side"][i]!}`;
+      out.push({
+        id: w.name,
+        kind: "wall",
+        part: bay.name,
+        name,
+        right: inside ? negate(w.e) : w.e,
+        up: [0, 0, 1],
+        eye: inside ? negate(w.n) : w.n,
+        has: (s) => s.member.assembly === own && !isCladding(s),
+      });
+    });
   for (const w of l.partitions)
     out.push({
       id: w.name,

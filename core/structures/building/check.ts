@@ -165,6 +165,12 @@ export function buildingCheck(v: BuildingValues): string[] {
         out.push(
           `The ${side} wall's foot is ${fi(foot)} below the floor; make it 0 or at least ${fi(2 * s.thick + inches(1))}, so that sole and threshold go under a door.`,
         );
+      v.wings.forEach((w, i) => {
+        if (foot !== 0 && w.side === side && w.kind !== "platform" && w.kind !== "canopy")
+          out.push(
+            `Wing ${i + 1} stands against the ${side} wall, whose foot is not level with the floor; set that to 0, or move the wing.`,
+          );
+      });
       if (top + foot < s.plates + s.thick + inches(18))
         out.push(`The ${side} wall has no room between sole and plate; let its foot down.`);
     }
@@ -178,6 +184,8 @@ function openingFaults(v: BuildingValues): string[] {
   const name = (i: number): string => `Opening ${i + 1}`;
   const rows = v.openings.map((o, i) => ({ o, i, r: roughOpening(o, 0) }));
   rows.forEach(({ o, i }) => {
+    if (v.wings[o.part - 1]?.kind === "bay" && o.kind !== "window")
+      out.push(`${name(i)} is a door in a bay window; make it a window.`);
     if (!wallOfPart(v, o.part, o.wall))
       out.push(
         v.wings[o.part - 1]

@@ -4,6 +4,7 @@ import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import { onWall, rootOf, type BuildingLayout, type Part, type Slope, type Wall } from "./layout";
 import { move, movePlane } from "./place";
+import { bayPeak, baysOf } from "./bay";
 import { casings } from "./casings";
 import { dormersOf } from "./dormer";
 import { rest } from "./rest";
@@ -17,6 +18,8 @@ interface Hole {
   readonly to: number;
   readonly low: number;
   readonly high: number;
+  /** Datums of slopes it lies under: no rectangle, so that rows are notched for it and not parted. */
+  readonly under?: readonly string[];
 }
 /** A stick of the frame as the cladding meets it: a box in the wall's own measures. */
 interface Behind {
@@ -59,6 +62,7 @@ export function cladding(b: Builder, l: BuildingLayout): void {
       if (v.siding === "vertical" || v.siding === "batten") uprightBoards(b, l, f, behind);
       else courses(b, l, f, behind);
     }
+  cladBays(b, l);
 }
 
 /** Whether a wing stands against the long wall beside a corner, so that the end wall's cladding has no edge to cover there. */
@@ -205,7 +209,78 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
       });
     }
   }
+  if (part === l.main) holes.push(...bayHoles(b, l, w));
   return { wall: w, part, from, to, foot, head, slopes, holes, ...(base ? { base } : {}) };
+}
+
+/** What bay windows cover of a wall: their bodies, and what lies under their roofs. */
+function bayHoles(b: Builder, l: BuildingLayout, w: Wall): Hole[] {
+  const { v } = l;
+  return baysOf(l)
+    .filter((x) => x.main.name === w.name)
+    .flatMap((bay): Hole[] => {
+      const cover = v.covering === "none" && v.seenRoof ? 0 : v.roofSheet + 0.1;
+      const low = bay.top + bay.slope.above - bay.slope.k * bay.out - l.t.rafter.v * Math.hypot(1, bay.slope.k) - 0.2;
+      const eave = bay.out / Math.sin(bay.angle) + l.clad * 3;
+      const under = bay.walls.map((x, i) => {
+        const name = `${rootOf(l, bay.name)}/over${i + 1}`;
+        const stretch = Math.hypot(1, bay.slope.k);
+        const p = planeAt(onWall(x, 0, 0, bay.top + bay.slope.above), [
+          (x.n[0] * bay.slope.k) / stretch,
+          (x.n[1] * bay.slope.k) / stretch,
+          1 / stretch,
+        ]);
+        b.datums[name] = { n: p.n, d: p.d + cover };
+        return name;
+      });
+      return [
+        // a slanting wall's cladding stands out past its corner
+        { id: bay.name, from: bay.at - l.clad, to: bay.at + bay.length + l.clad, low: -Infinity, high: low },
+        {
+          id: `${bay.name}-roof`,
+          from: bay.at - eave,
+          to: bay.at + bay.length + eave,
+          low,
+          high: bayPeak(bay) + cover * 2,
+          under,
+        },
+      ];
+    });
+}
+
+/** Cladding of a bay's three walls. */
+function cladBays(b: Builder, l: BuildingLayout): void {
+  const { v, t } = l;
+  for (const bay of baysOf(l))
+    for (const wall of bay.walls) {
+      if (v.casings) casings(b, l, wall);
+      if (v.siding === "none") continue;
+      const c = v.casings ? t.casing.v : 0;
+      const part = { ...l.main, name: bay.name, walls: [], slopes: {}, roof: "none" } as const;
+      const f: CladFace = {
+        wall,
+        part,
+        from: 0,
+        to: wall.length,
+        foot: 0,
+        head:
+          bay.top +
+          bay.slope.above -
+          bay.slope.k * l.clad * 2 -
+          Math.max(t.rafter.v * Math.hypot(1, bay.slope.k), t.hip.v * Math.hypot(1, bay.slope.k)),
+        slopes: [],
+        holes: wall.gaps.map((g) => ({
+          id: g.name,
+          from: g.from - c,
+          to: g.to + c,
+          low: g.sill - c,
+          high: g.head + c,
+        })),
+      };
+      const behind = behindOf(b, l, part, wall);
+      if (v.siding === "vertical" || v.siding === "batten") uprightBoards(b, l, f, behind);
+      else courses(b, l, f, behind);
+    }
 }
 
 /** The frame's sticks that lie in a wall's outer face: its own, the end rafters over it, rims and sill beams under it. */
@@ -264,6 +339,7 @@ function holeDatums(b: Builder, l: BuildingLayout, w: Wall, h: Hole): readonly {
   put("left", onWall(w, h.from, 0, 0), [-w.e[0], -w.e[1], 0]);
   put("right", onWall(w, h.to, 0, 0), w.e);
   if (Number.isFinite(h.low)) put("low", onWall(w, 0, 0, h.low), [0, 0, -1]);
+  for (const d of h.under ?? []) out.push({ datum: d });
   if (Number.isFinite(h.high)) put("high", onWall(w, 0, 0, h.high), [0, 0, 1]);
   return out;
 }
@@ -450,7 +526,7 @@ function uprightBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: reado
     letter: string,
     ripped: boolean,
   ): void => {
-    const holes = f.holes.filter((h) => h.from <= s0 + NEAR && h.to >= s1 - NEAR);
+    const holes = f.holes.filter((h) => !h.under && h.from <= s0 + NEAR && h.to >= s1 - NEAR);
     const foot = f.base ? Math.max(f.foot, Math.min(f.base.at(s0), f.base.at(s1))) : f.foot;
     rest(
       [foot, f.head],
@@ -523,7 +599,7 @@ function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Be
     const z1 = z0 + (lapped ? tall : board.v);
     const ripped = !slanted && z1 > f.head + NEAR;
     if (lapped && ripped && f.head - z0 < step * 0.5) continue;
-    const holes = f.holes.filter((h) => h.low <= z0 + NEAR && h.high >= Math.min(z1, f.head) - NEAR);
+    const holes = f.holes.filter((h) => !h.under && h.low <= z0 + NEAR && h.high >= Math.min(z1, f.head) - NEAR);
     // a clapboard touches with its upper edge alone
     const edge = z1 - (lapped ? board.w * lean : 0);
     const row: Behind[] = [];

@@ -19,11 +19,17 @@ export function footprint(v: BuildingValues): { readonly length: number; readonl
         : [v.gableOverhang, v.overhang];
   const reach = { front: alongY, back: alongY, left: alongX, right: alongX } as Record<string, number>;
   for (const w of v.wings)
-    reach[w.side] = Math.max(reach[w.side]!, w.depth + (w.kind === "gable" || w.kind === "lean" ? v.overhang : 0));
+    reach[w.side] = Math.max(
+      reach[w.side]!,
+      w.depth + (w.kind === "gable" || w.kind === "lean" ? v.overhang : w.kind === "bay" ? v.bayOverhang : 0),
+    );
   let [x0, x1] = [-reach.left!, v.length + reach.right!];
   for (const w of v.wings) if (w.side === "front") [x0, x1] = [Math.min(x0, w.at), Math.max(x1, w.at + w.length)];
   return { length: x1 - x0, depth: v.width + reach.front! + reach.back! };
 }
+
+/** The wall that runs away from a side. */
+const across = (side: string): string => (side === "front" || side === "back" ? "right" : "front");
 
 /** What its walls are built in steps of: bays of posts, boards on end, or studs. */
 export const stepOf = (v: BuildingValues): Prototype =>
@@ -90,8 +96,26 @@ export function compressBuilding(
           length: prototype(w.kind === "platform" || w.kind === "canopy" ? w.length * k : w.length),
         };
   });
+  const along = (side: string, at: number): Prototype => prototype(at * scaleOn(side));
+  const partitions = v.partitions.map((p) => ({ ...p, at: along("front", p.at), doorAt: along("right", p.doorAt) }));
+  const roofHoles = v.roofHoles.map((h) => ({
+    ...h,
+    at: along(h.side, h.at),
+    inward: along(across(h.side), h.inward),
+  }));
+  const dormers = v.dormers.map((d) => ({ ...d, at: along(d.side, d.at), inward: along(across(d.side), d.inward) }));
   const stairs = v.stairs.map((s) => ({ ...s, at: prototype(s.at * scaleOn(s.side)) }));
-  let values: BuildingValues = { ...v, length, width, wings, stairs, openings: v.openings.map(slid) };
+  let values: BuildingValues = {
+    ...v,
+    length,
+    width,
+    wings,
+    stairs,
+    partitions,
+    roofHoles,
+    dormers,
+    openings: v.openings.map(slid),
+  };
   // an opening that stands on its neighbour is slid half a step at a time before it is given up
   const most = buildingCheck({ ...values, openings: [] }).length;
   const kept: OpeningRow[] = [];

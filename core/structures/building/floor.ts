@@ -406,18 +406,19 @@ export function solesOnFloor(b: Builder, l: BuildingLayout): void {
             sole.body.shape === "straight" &&
             crosses(m.body.a, m.body.b, sole.body.a, sole.body.b),
         );
-        // the middle one lies under it for certain
-        const under = all[Math.floor(all.length / 2)];
-        if (under)
-          b.join({
-            kind: "lap",
-            id: `${sole.id}>floor`,
-            a: sole.id,
-            b: under.id,
-            aFace: "+w",
-            bFace: "+w",
-            contact: "line",
-          });
+        // some of them are sure to lie under it
+        const few = [...new Set([0.1, 0.3, 0.5, 0.7, 0.9].map((k) => all[Math.floor(all.length * k)]))];
+        for (const under of few)
+          if (under)
+            b.join({
+              kind: "lap",
+              id: `${sole.id}>${under.id.split("/").pop()}`,
+              a: sole.id,
+              b: under.id,
+              aFace: "+w",
+              bFace: "+w",
+              contact: "gap",
+            });
       }
     }
 }

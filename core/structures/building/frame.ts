@@ -1,6 +1,7 @@
 import type { Frame } from "../../frame";
 import { builder } from "../builder";
 import type { Context } from "../kind";
+import { bays } from "./bay";
 import { bands } from "./bands";
 import { canopies } from "./canopy";
 import { cladding } from "./cladding";
@@ -68,6 +69,7 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   eaveBrackets(b, l);
   roofCaps(b, l);
   flashing(b, l);
+  bays(b, l);
   platforms(b, l);
   canopies(b, l);
   lining(b, l);

@@ -36,6 +36,8 @@ export interface Wall {
   /** Where its own framing begins and ends: an end wall stands between the others. */
   readonly from: number;
   readonly to: number;
+  /** Where its soles and plates run to be cut by what they meet, when that is further. */
+  readonly runs?: readonly [number, number];
   /** Thickness of the framing. */
   readonly thick: number;
   /** Top of its plates. */
@@ -232,7 +234,12 @@ export function buildingLayout(v: BuildingValues, ctx: Context): BuildingLayout 
     partitions: partitionsOf(base, main),
     floorDepth: under,
     clad: cladThickness(v, t, mm),
-    proud: Math.max(cladThickness(v, t, mm), v.waterTable ? t.waterTable.w : 0, v.frieze ? t.frieze.w : 0),
+    proud: Math.max(
+      cladThickness(v, t, mm),
+      v.waterTable ? t.waterTable.w : 0,
+      v.frieze ? t.frieze.w : 0,
+      v.casings ? t.casing.w : 0,
+    ),
     ground: (x, y) => -depth - ((x - x0) * v.groundFall) / 100 - ((y - y0) * v.groundBack) / 100,
   };
 }
@@ -457,22 +464,7 @@ function wallOf(
   const below = { front: v.footFront, right: v.footRight, back: v.footBack, left: v.footLeft }[looks];
   const foot = part === "main" && hasOwnFeet(v) ? -l.mm(below) : 0;
   const number = part === "main" ? 0 : Number(part.replace(/\D/g, ""));
-  const gaps = v.openings.flatMap((o, i): Gap[] => {
-    if (o.wall !== looks || o.part !== number) return [];
-    const r = roughOpening({ ...o, ...scaled(o, l.mm) }, v.fit);
-    const at = l.mm(o.at);
-    return [
-      {
-        name: `opening${i + 1}`,
-        // in a wall that runs down past the floor a door has a threshold of its own
-        door: o.kind !== "window" && foot === 0,
-        from: at - r.width / 2,
-        to: at + r.width / 2,
-        sill: r.sill,
-        head: r.head,
-      },
-    ];
-  });
+  const gaps = gapsOf(l, number, looks).map((g) => ({ ...g, door: g.door && foot === 0 }));
   return {
     name,
     side,
@@ -487,8 +479,29 @@ function wallOf(
     top,
     foot,
     seen,
-    gaps: [...gaps].sort((a, b) => a.from - b.from),
+    gaps,
   };
+}
+/** The rough openings in a wall of a part, from its left. */
+export function gapsOf(l: Pick<BuildingLayout, "v" | "mm">, part: number, looks: SideName): Gap[] {
+  const { v, mm } = l;
+  return v.openings
+    .flatMap((o, i): Gap[] => {
+      if (o.wall !== looks || o.part !== part) return [];
+      const r = roughOpening({ ...o, ...scaled(o, mm) }, v.fit);
+      const at = mm(o.at);
+      return [
+        {
+          name: `opening${i + 1}`,
+          door: o.kind !== "window",
+          from: at - r.width / 2,
+          to: at + r.width / 2,
+          sill: r.sill,
+          head: r.head,
+        },
+      ];
+    })
+    .sort((a, b) => a.from - b.from);
 }
 const scaled = (o: BuildingValues["openings"][number], mm: (x: number) => number) => ({
   width: mm(o.width),

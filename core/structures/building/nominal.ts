@@ -27,10 +27,25 @@ export function wallSizes(v: BuildingValues): { wall: number; thick: number; pla
 export function wallOfPart(v: BuildingValues, part: number, side: string): { length: number; top: number } | undefined {
   if (part === 0) return wallOf(v, side);
   const w = v.wings[part - 1];
+  if (w?.kind === "bay") return bayWall(v, w, side);
   if (!w || (w.kind !== "gable" && w.kind !== "lean")) return undefined;
   const facing = { front: "back", back: "front", left: "right", right: "left" }[w.side];
   if (side === facing) return undefined;
   return { length: side === w.side ? w.length : w.depth, top: w.height };
+}
+
+const AROUND = ["front", "right", "back", "left"];
+/** The wall of a bay that is called after a side: its front, or one of the slanting ones beside it. */
+function bayWall(
+  v: BuildingValues,
+  w: BuildingValues["wings"][number],
+  side: string,
+): { length: number; top: number } | undefined {
+  const turn = (AROUND.indexOf(side) - AROUND.indexOf(w.side) + 4) % 4;
+  if (turn === 2) return undefined;
+  const angle = (v.baySlant * Math.PI) / 180;
+  const length = turn === 0 ? w.length - (2 * w.depth) / Math.tan(angle) : w.depth / Math.sin(angle);
+  return { length, top: w.height };
 }
 
 /** Length of a wall of the main part, and the height of its plates. */

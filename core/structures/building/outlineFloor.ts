@@ -58,12 +58,12 @@ function inside(
 }
 
 /** Rims along every edge, mitred at the corners, joists between them, blocking in rows, planks cut to the outline. */
-export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor): void {
+export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor, lifts = true): void {
   const { v, t, mm } = l;
   const { joist, plank } = t;
   const edges = edgesOf(f.outline);
   const top = f.top - plank.w;
-  const loose = { loose: true };
+  const loose = { loose: lifts };
   const rim = (e: Edge): string => `${f.root}/rim/${e.i + 1}`;
   // a rim runs with the outside to its right: its +w looks out
   for (const e of edges)
@@ -171,7 +171,7 @@ export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor): void
       b.join({ ...buttJoint(id, 1, next.id, "-w"), id: `${id}>far` });
     });
   }
-  planks(b, l, f, edges, joists);
+  planks(b, l, f, edges, joists, lifts);
 }
 
 /** What of a row lies together, from where to where: spans that share an edge, or overlap from one level to the next. */
@@ -209,6 +209,7 @@ function planks(
   f: OutlineFloor,
   edges: readonly Edge[],
   joists: readonly { readonly id: string; readonly p: number; readonly from: number; readonly to: number }[],
+  lifts: boolean,
 ): void {
   const { v, t, mm } = l;
   const { plank } = t;
@@ -270,7 +271,7 @@ function planks(
             j === 0 && cut(0) ? undefined : { kind: "square", beyond: 0 },
             j === breaks.length - 2 && cut(1) ? undefined : { kind: "square", beyond: 0 },
           ],
-          loose: true,
+          loose: lifts,
         });
         for (const e of ends)
           b.join({ kind: "trim", id: `${id}/edge${e.i + 1}`, a: id, datum: datum(e), as: sideOf(e), contact: "gap" });

@@ -23,7 +23,7 @@ const opening: fc.Arbitrary<OpeningRow> = fc
   })
   .map((o) => ({ ...o, sill: (o.kind === "door" ? 0 : o.sill) as Prototype }));
 const wing: fc.Arbitrary<WingRow> = fc.record({
-  kind: pick("gable", "lean", "platform", "canopy"),
+  kind: pick("gable", "lean", "platform", "canopy", "bay"),
   side: pick(...SIDES),
   at: ft(2, 25),
   length: ft(6, 16),
@@ -95,6 +95,8 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     cornerBoards: fc.boolean(),
     casings: fc.boolean(),
     skirt: pick(0, feet(1)),
+    baySlant: mm(35, 65),
+    bayOverhang: inch(3, 12),
     loft: pick(false, false, true),
     loftStairAt: ft(3, 8),
     loftStairIn: ft(1.5, 4),
@@ -191,7 +193,8 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     }
     for (const w of v.wings)
       for (const height of w.kind === "gable" ? [out.wallHeight, w.height] : [w.height]) {
-        const more = { ...out, wings: [...out.wings, { ...w, height }] };
+        const bay = w.kind === "bay" ? { depth: prototype(w.depth * 0.35) } : {};
+        const more = { ...out, wings: [...out.wings, { ...w, height, ...bay }] };
         if (buildingCheck(more).length > buildingCheck(out).length) continue;
         out = more;
         break;

@@ -4,15 +4,18 @@ import { type BuildingValues } from "./parameters";
 /** Which parameters matter for these values. */
 export function buildingShown(v: BuildingValues, path: string): boolean {
   const [p, , column] = path.split(".") as [keyof BuildingValues, string?, string?];
-  if (column === "part") return v.wings.some((w) => w.kind === "gable" || w.kind === "lean");
+  if (column === "part") return v.wings.some((w) => w.kind === "gable" || w.kind === "lean" || w.kind === "bay");
   const posts = v.framing === "posts";
   const walls = v.framing !== "none";
   const roof = sloped(v);
-  const wings = v.wings.some((w) => w.kind === "gable" || w.kind === "lean");
+  const wings = v.wings.some((w) => w.kind === "gable" || w.kind === "lean" || w.kind === "bay");
   const anyRoof = roof || wings;
   const decks = v.wings.some((w) => w.kind === "platform");
   const canopy = v.wings.some((w) => w.kind === "canopy");
   switch (p) {
+    case "baySlant":
+    case "bayOverhang":
+      return v.wings.some((w) => w.kind === "bay");
     case "wallHeight":
     case "wings":
     case "openings":
@@ -121,7 +124,7 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "ridge":
       return roof || canopy || wings;
     case "hipRafter":
-      return isHip(v) || v.wings.some((w) => w.kind === "gable");
+      return isHip(v) || v.wings.some((w) => w.kind === "gable" || w.kind === "bay");
     case "backing":
       return isHip(v);
     case "collar":

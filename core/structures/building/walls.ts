@@ -130,18 +130,24 @@ export function frameWall(b: Builder, l: BuildingLayout, w: Wall): void {
   // the sole is cut out at doors
   const doors = w.gaps.filter((g) => g.door);
   const soles: { id: string; from: number; to: number }[] = [];
-  let at = w.from;
+  const [start, finish] = w.runs ?? [w.from, w.to];
+  const square = w.runs === undefined;
+  let at = start;
   [...doors, undefined].forEach((d, i) => {
-    const to = d ? d.from : w.to;
+    const to = d ? d.from : finish;
     if (to - at > NEAR)
-      soles.push({ id: k.along(`sole/${i + 1}`, posts ? "sill" : "sole plate", "L", t, at, to, w.foot), from: at, to });
+      soles.push({
+        id: k.along(`sole/${i + 1}`, posts ? "sill" : "sole plate", "L", t, at, to, w.foot, { square }),
+        from: at,
+        to,
+      });
     at = d ? d.to : at;
   });
-  const lower = k.along("plate/1", "top plate", "T", t, w.from, w.to, under);
+  const lower = k.along("plate/1", "top plate", "T", t, start, finish, under, { square });
   if (plates === 2) {
     // the upper plate laps the other way over the corners
     const lapped = lappedPlate(l, w);
-    const upper = k.along("plate/2", "top plate", "T", t, lapped[0], lapped[1], under + t.w);
+    const upper = k.along("plate/2", "top plate", "T", t, lapped[0], lapped[1], under + t.w, { square });
     b.join({ kind: "lap", id: `${upper}>1`, a: upper, b: lower, aFace: UNDER, bFace: TOP, contact: "face" });
   }
   const soleAt = (s: number): string => {
@@ -178,6 +184,8 @@ export function frameWall(b: Builder, l: BuildingLayout, w: Wall): void {
     const z = foot + ((clear - foot) * i) / (rows + (knees > 0 ? 0 : 1)) - row.w / 2;
     blocking(k, row, z, full, i, posts ? "girt" : "blocking");
   }
+  // a bay has no room for braces
+  if (w.runs) return;
   if (knees > 0) kneeBraces(k, full, lower, under, knees);
   braces(k, full, foot, under);
 }
@@ -237,7 +245,7 @@ function sheetWall(k: WallKit, full: readonly Upright[], foot: number, under: nu
 /** From where to where the upper of two plates runs: over the corners of an end wall, between them on the others; where the plates are level with each other. */
 export function lappedPlate(l: BuildingLayout, w: Wall): readonly [number, number] {
   const part = l.parts.find((p) => p.walls.includes(w));
-  if (!part) return [w.from, w.to];
+  if (!part) return w.runs ?? [w.from, w.to];
   const level = part.walls.every((x) => Math.abs(x.top - w.top) < NEAR);
   if (!level) return [w.from, w.to];
   if (!w.through) return [0, w.length];

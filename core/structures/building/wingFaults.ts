@@ -13,12 +13,13 @@ export function wingFaults(v: BuildingValues): string[] {
         out.push(`Canopy ${i + 1} is ${fi(w.depth)} deep; its brackets need at least ${fi(feet(3))}.`);
       return;
     }
-    const wing = `Wing ${i + 1}`;
+    const wing = w.kind === "bay" ? `Bay ${i + 1}` : `Wing ${i + 1}`;
     const wall = wallOf(v, w.side);
     if (w.at < -1e-6 || w.at + w.length > wall.length + 1e-6)
       return void out.push(
         `${wing} stands from ${fi(w.at)} to ${fi(w.at + w.length)} of a ${w.side} wall ${fi(wall.length)} long; keep it between its corners.`,
       );
+    if (w.kind === "bay") return void out.push(...bayFaults(v, w, wing, wall));
     if (Math.min(w.length, w.depth) < 6 * s.wall)
       out.push(`${wing} is ${fi(w.length)} by ${fi(w.depth)}; it has no room inside walls of ${fi(s.wall)}.`);
     if (w.height < s.plates + s.thick + inches(18))
@@ -52,7 +53,8 @@ export function wingFaults(v: BuildingValues): string[] {
     const peak = w.height + above + rise;
     const clear =
       v.roof === "flat" || v.roof === "none"
-        ? wall.top
+        ? // under the coping, with its own covering
+          wall.top - inches(4)
         : eaveSide(v, w.side)
           ? wall.top - above - v.overhang * k - inches(2)
           : wall.top;
@@ -106,7 +108,7 @@ export function wingFaults(v: BuildingValues): string[] {
         );
     });
   });
-  const walls = v.wings.filter((w) => w.kind === "gable" || w.kind === "lean");
+  const walls = v.wings.filter((w) => w.kind === "gable" || w.kind === "lean" || w.kind === "bay");
   walls.forEach((a, i) =>
     walls.slice(i + 1).forEach((b) => {
       if (a.side !== b.side) return;
@@ -118,6 +120,65 @@ export function wingFaults(v: BuildingValues): string[] {
         );
     }),
   );
+  return out;
+}
+
+/** Why a bay window has no room: between its sides, under the eaves, for its roof. */
+function bayFaults(
+  v: BuildingValues,
+  w: BuildingValues["wings"][number],
+  name: string,
+  wall: { readonly length: number; readonly top: number },
+): string[] {
+  const out: string[] = [];
+  const s = wallSizes(v);
+  const k = v.rise / 12;
+  const angle = (v.baySlant * Math.PI) / 180;
+  const half = Math.tan(angle / 2);
+  const above = nominalMm(v.rafter).width * Math.hypot(1, k);
+  const room = v.bayOverhang / Math.sin(angle) + inches(6);
+  if (w.at < room || w.at + w.length > wall.length - room)
+    out.push(`${name} has its eaves past the corner; keep it ${fi(room)} from both.`);
+  // the hips meet the main wall nearer to the middle than the front's corners
+  const flat = w.length - 2 * (w.depth / Math.tan(angle) + w.depth * half);
+  const least = inches(14) + 2 * nominalMm(v.hipRafter).thickness;
+  if (flat < least)
+    out.push(
+      `${name} is ${fi(w.length)} wide and ${fi(w.depth)} deep; the hips of its roof would meet. Make it ${fi(w.length + least - flat)} wide, or less deep.`,
+    );
+  const side = w.depth / Math.sin(angle) - s.wall / Math.tan(angle) - s.wall * half;
+  if (side < 4 * s.thick)
+    out.push(
+      `${name}'s sides have no room for their studs; make it deeper by ${fi((4 * s.thick - side) * Math.sin(angle))}.`,
+    );
+  if (w.height < s.plates + s.thick + inches(18))
+    out.push(`${name} has plates at ${fi(w.height)}; make them at least ${fi(s.plates + s.thick + inches(18))}.`);
+  const peak = w.height + above + w.depth * k;
+  const clear =
+    v.roof !== "flat" && v.roof !== "none" && eaveSide(v, w.side)
+      ? wall.top - above - v.overhang * k - Math.max(inches(2), nominalMm(v.fasciaSize).width - above)
+      : wall.top - Math.max(s.plates, inches(4));
+  if (peak > clear)
+    out.push(
+      `${name} reaches ${fi(peak)} with its roof; against the ${w.side} wall there is room up to ${fi(clear)}. Lower its plates by ${fi(peak - clear)}, or make it less deep.`,
+    );
+  if (nominalMm(v.hipRafter).width < nominalMm(v.rafter).width)
+    out.push(
+      `${name}'s hips of ${v.hipRafter} are less deep than the rafters of ${v.rafter} that meet them; take at least the same depth.`,
+    );
+  v.openings.forEach((o, n) => {
+    if (o.part !== 0 || o.wall !== w.side) return;
+    const [p, q] = [o.at - o.width / 2 - s.beside - inches(4), o.at + o.width / 2 + s.beside + inches(4)];
+    const edge = s.wall / Math.sin(angle) + inches(3);
+    const inside = p > w.at + edge && q < w.at + w.length - edge && o.sill + o.height < w.height - s.plates - inches(8);
+    const beside = q < w.at - room || p > w.at + w.length + room;
+    if (!inside && !beside)
+      out.push(`Opening ${n + 1} in the ${w.side} wall is crossed by ${name.toLowerCase()}; move one of them.`);
+  });
+  if (v.lined || v.waterTable || v.frieze)
+    out.push(
+      `${name} has no lining, water table or frieze of its own, and would break the main ones; leave these out.`,
+    );
   return out;
 }
 
