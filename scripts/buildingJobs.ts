@@ -213,6 +213,11 @@ export function depot(): JobDoc {
       ],
       wings: [{ kind: "platform", side: "front", at: feet(-6), length: feet(78), depth: feet(10), height: feet(0) }],
     },
-    { place: "On the main at Pellam, its bay towards the track.", spotLength: 300, spotDepth: 130, era: "Summer 1909" },
+    {
+      place: "On the main at Pellam, its platform towards the track.",
+      spotLength: 300,
+      spotDepth: 130,
+      era: "Summer 1909",
+    },
   );
 }

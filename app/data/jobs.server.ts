@@ -6,6 +6,7 @@ import {
   drawingFiles,
   emptyJob,
   JOB_VERSION,
+  completed,
   migrate,
   readJobFile,
   writeJobFile,
@@ -47,7 +48,13 @@ function row(id: string): Row | undefined {
 }
 /** A row whose document is of this version. One of an earlier version is migrated where it stands; what was done to its old shape can then not be undone. */
 function broughtUp(r: Row): Row {
-  if ((r.doc as JobDoc).version === JOB_VERSION) return r;
+  if ((r.doc as JobDoc).version === JOB_VERSION) {
+    // kinds gain parameters without a new version
+    const doc = completed(r.doc as object);
+    if (doc === r.doc) return r;
+    db().update(jobs).set({ doc }).where(eq(jobs.id, r.id)).run();
+    return { ...r, doc };
+  }
   const change = { doc: migrate(r.doc as Record<string, unknown>), undo: [], redo: [] };
   db().update(jobs).set(change).where(eq(jobs.id, r.id)).run();
   return { ...r, ...change };

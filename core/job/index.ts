@@ -4,7 +4,7 @@
  */
 export * from "./document";
 export * from "./drawings";
-export { migrate } from "./migrations";
+export { completed, migrate } from "./migrations";
 export * from "./read";
 export * from "./create";
 export * from "./design";

@@ -52,7 +52,7 @@ export function buildingDimensions(v: BuildingValues, ctx: Context): Dimension[]
       handles: [],
     });
   v.openings.forEach((o, i) => {
-    if (o.wall !== "front") return;
+    if (o.wall !== "front" || o.part !== 0) return;
     const at = -half + l.mm(o.at);
     out.push({
       id: `opening${i}`,
@@ -65,7 +65,19 @@ export function buildingDimensions(v: BuildingValues, ctx: Context): Dimension[]
       // beside the opening: from the left corner to its middle
       side: "at",
       tier: 0,
-      handles: [{ param: `openings.${i}.at`, at: [at, l.mm(o.sill + o.height / 2)], axis: [1, 0], gain: 1 }],
+      handles: [
+        { param: `openings.${i}.at`, at: [at, l.mm(o.sill + o.height / 2)], axis: [1, 0], gain: 1 },
+        { param: `openings.${i}.height`, at: [at, l.mm(o.sill + o.height)], axis: [0, 1], gain: 1 },
+        {
+          param: `openings.${i}.width`,
+          at: [at + l.mm(o.width / 2), l.mm(o.sill + o.height / 2)],
+          axis: [1, 0],
+          gain: 2,
+        },
+        ...(o.kind === "window"
+          ? [{ param: `openings.${i}.sill`, at: [at, l.mm(o.sill)] as const, axis: [0, 1] as const, gain: 1 }]
+          : []),
+      ],
     });
   });
   return out.filter((d, i) => !d.id.startsWith("opening") || i < 2 + 1 + 6);

@@ -89,7 +89,7 @@ export const buildingSpec = {
         group: plan,
         label: "Depth out from it",
         def: feet(8),
-        ...span(feet(1), feet(80), [feet(3), feet(40)]),
+        ...span(feet(1), feet(80), [feet(2), feet(40)]),
         help: "",
       }),
       height: length({

@@ -39,9 +39,14 @@ export function wingFaults(v: BuildingValues): string[] {
       const [lo, hi] = (v.ridgeAlong === "width" ? w.side === "right" : w.side === "front")
         ? [w.at + w.length - run, w.at + w.length]
         : [w.at, w.at + run];
-      if (lo < feet(1) || hi > wall.length - feet(1))
+      // a gable's lookouts run back to the second rafter, which has to be whole
+      const end =
+        v.gableOverhang > 0
+          ? Math.max(feet(1), v.rafterSpacing + nominalMm(v.hipRafter).thickness * 2 + inches(4))
+          : feet(1);
+      if (lo < end || hi > wall.length - end)
         out.push(
-          `${wing}'s long valley would meet the main ridge past its end; move the wing by ${fi(Math.max(feet(1) - lo, hi - wall.length + feet(1)))}.`,
+          `${wing}'s long valley would meet the main ridge past its end, or among the lookouts there; move the wing by ${fi(Math.max(end - lo, hi - wall.length + end))}.`,
         );
       if (w.length / 2 > run - feet(1))
         out.push(
