@@ -53,7 +53,7 @@ function put(
   });
   // where valleys part the slope its covering is in parts as well
   const boards = b.members.filter((m) => m.id.startsWith(root) && /^(roof board|roof sheet)$/.test(m.role));
-  for (const m of name === "cap" ? boards.slice(-40) : boards.filter((_, i) => i % 3 === 0))
+  for (const m of name === "cap" ? boards.slice(-40) : boards)
     b.join({
       kind: "bearing",
       id: `${id}>${m.id.slice(root.length + 1)}`,

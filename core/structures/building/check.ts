@@ -6,6 +6,7 @@ import { dormerFaults } from "./dormerFaults";
 import { outlineFaults } from "./outlineFaults";
 import { groundFaults } from "./groundFaults";
 import {
+  crossedByPartition,
   eaveSide,
   fi,
   hasGables,
@@ -68,12 +69,10 @@ export function buildingCheck(v: BuildingValues): string[] {
       if (Math.abs(q.at - p.at) < 2 * s.wall)
         out.push(`Partitions ${n + 1} and ${i + 1} stand in each other; part them by ${fi(2 * s.wall)}.`);
     });
-    v.openings.forEach((o, n) => {
-      if (o.part !== 0 || (o.wall !== "front" && o.wall !== "back")) return;
-      const at = o.wall === "front" ? o.at : v.length - o.at;
-      if (Math.abs(at - p.at) < o.width / 2 + s.wall / 2)
-        out.push(`Partition ${i + 1} would end in opening ${n + 1} of the ${o.wall} wall; move one of them.`);
-    });
+    // with no floor under it and no plates over it, it hangs on the walls it ends against
+    if (v.floor === "none" && v.roof === "flat")
+      for (const n of crossedByPartition(v, p.at))
+        out.push(`Partition ${i + 1} would end in opening ${n + 1}; move one of them.`);
     const edge = s.wall + s.beside + s.thick + inches(1);
     if (p.door && (p.doorAt - p.doorWidth / 2 < edge || p.doorAt + p.doorWidth / 2 > v.width - edge))
       out.push(

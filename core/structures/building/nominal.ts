@@ -94,3 +94,10 @@ export const hasSoffit = (v: BuildingValues): boolean => v.soffit && v.fascia ==
 /** Whether the main walls may begin at levels of their own: no floor or foundation carries them. */
 export const hasOwnFeet = (v: BuildingValues): boolean =>
   v.framing !== "none" && v.floor !== "under" && v.foundation === "none" && !v.lined;
+/** The openings of the front and back walls that a partition ends in. */
+export const crossedByPartition = (v: BuildingValues, at: number): number[] =>
+  v.openings.flatMap((o, n) => {
+    if (o.part !== 0 || (o.wall !== "front" && o.wall !== "back")) return [];
+    const middle = o.wall === "front" ? o.at : v.length - o.at;
+    return Math.abs(middle - at) < o.width / 2 + wallSizes(v).wall / 2 ? [n] : [];
+  });

@@ -57,6 +57,30 @@ function inside(
   );
 }
 
+/** What of a shape lies behind the inner side of an edge's rim. */
+function behindRim(shape: readonly Vec2[], e: Edge, w: number): Vec2[] {
+  const at = (p: Vec2): number => (e.a[0] - p[0]) * e.n[0] + (e.a[1] - p[1]) * e.n[1] - w;
+  return shape.flatMap((p, i): Vec2[] => {
+    const q = shape[(i + 1) % shape.length]!;
+    const [a, b] = [at(p), at(q)];
+    const out: Vec2[] = a >= 0 ? [p] : [];
+    if (a * b < 0) out.push([p[0] + ((q[0] - p[0]) * a) / (a - b), p[1] + ((q[1] - p[1]) * a) / (a - b)]);
+    return out;
+  });
+}
+/** Whether a joist across p ends on the inner side of an edge's rim, between its mitres. */
+function onRim(edges: readonly Edge[], e: Edge, at: number, half: number, w: number): boolean {
+  const inner = (x: Edge, y: Edge): number => {
+    // where the inner sides of two rims meet: n · p = n · a − w for both
+    const [d, c] = [x, y].map((z) => z.n[0] * z.a[0] + z.n[1] * z.a[1] - w) as [number, number];
+    const det = x.n[0] * y.n[1] - x.n[1] * y.n[0];
+    return Math.abs(det) < 1e-9 ? y.a[0] : (d * y.n[1] - c * x.n[1]) / det;
+  };
+  const n = edges.length;
+  const ends = [inner(edges[(e.i + n - 1) % n]!, e), inner(e, edges[(e.i + 1) % n]!)];
+  return at - half > Math.min(...ends) + 0.02 && at + half < Math.max(...ends) - 0.02;
+}
+
 /** Rims along every edge, mitred at the corners, joists between them, blocking in rows, planks cut to the outline. */
 export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor, lifts = true): void {
   const { v, t, mm } = l;
@@ -109,19 +133,28 @@ export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor, lifts
         Math.max(...all.map((x) => x.from)) + inner(m.first),
         Math.min(...all.map((x) => x.to)) - inner(m.last),
       ];
-      // a rim beside it may reach into it at a corner
-      const own: Vec2[] = [
-        [at - half, lo],
-        [at + half, lo],
-        [at + half, hi],
-        [at - half, hi],
-      ];
+      // a rim beside it may reach into it at a corner: as far as the rims it ends on
+      const [low, high] = [Math.min(...all.map((x) => x.from)), Math.max(...all.map((x) => x.to))];
+      const own = [m.first, m.last].reduce<Vec2[]>(
+        (shape, e) => behindRim(shape, e, joist.w),
+        [
+          [at - half, low],
+          [at + half, low],
+          [at + half, high],
+          [at - half, high],
+        ],
+      );
       const meets = (e: Edge): boolean => {
         const [dx, dy] = [-e.n[0] * joist.w, -e.n[1] * joist.w];
         const band: Vec2[] = [e.a, e.b, [e.b[0] + dx, e.b[1] + dy], [e.a[0] + dx, e.a[1] + dy]];
         return Math.abs(polygonArea(clipPolygon(own, band))) > 1e-6;
       };
-      if (hi - lo < 4 * joist.w || edges.some((e) => e !== m.first && e !== m.last && meets(e))) return;
+      if (
+        hi - lo < 4 * joist.w ||
+        ![m.first, m.last].every((e) => onRim(edges, e, at, half, joist.w)) ||
+        edges.some((e) => e !== m.first && e !== m.last && meets(e))
+      )
+        return;
       const id = `${f.root}/joist/${n}${k > 0 ? "bcdef"[k - 1] : ""}`;
       b.stick({
         id,
@@ -217,6 +250,9 @@ function planks(
   const reflex = reflexCorners(f.outline);
   const qs = f.outline.map((c) => c[1]);
   const [q0, q1] = [Math.min(...qs), Math.max(...qs)];
+  // what lies outside of an edge, as a pocket is bounded
+  const pocket = (e: Edge): string =>
+    b.datum(`${f.root}/pocket-${e.i + 1}`, planeAt([...e.a, 0], [-e.n[0], -e.n[1], 0]));
   const datum = (e: Edge): string => b.datum(`${f.root}/edge-${e.i + 1}`, planeAt([...e.a, 0], [...e.n, 0]));
   for (let i = 0; q0 + i * step < q1 - 0.1; i++) {
     const [lo, hi] = [q0 + i * step, Math.min(q0 + i * step + plank.v, q1)];
@@ -291,7 +327,7 @@ function planks(
             a: id,
             b: `${f.root}/rim/1`,
             contact: "gap",
-            faces: x.map((e) => ({ datum: datum(e) })),
+            faces: x.map((e) => ({ datum: pocket(e) })),
           }),
         );
         const on = [

@@ -3,7 +3,7 @@ import { feet, inches } from "../../units";
 import { type Remark } from "../kind";
 import { nominalMm } from "../trestle/layout";
 import { unusual } from "../unusual";
-import { eaveSide, fi, hasLoftFlight, sloped, wallOf, wallOfPart, wallSizes } from "./nominal";
+import { crossedByPartition, eaveSide, fi, hasLoftFlight, sloped, wallOf, wallOfPart, wallSizes } from "./nominal";
 import { buildingSpec, type BuildingValues } from "./parameters";
 import { loftFlight, loftHeadroom } from "./stairs";
 import { buildingShown } from "./shown";
@@ -103,6 +103,13 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
         text: `The stair to the loft leaves ${fi(loftHeadroom(v))} under the opening's near edge; a residential code asks for 6′-8″ (IRC R311.7.2).`,
       });
   }
+  v.partitions.forEach((p, i) => {
+    for (const n of crossedByPartition(v, p.at))
+      out.push({
+        param: `partitions.${i}.at`,
+        text: `Partition ${i + 1} ends in opening ${n + 1} of the ${v.openings[n]!.wall} wall, where it shows.`,
+      });
+  });
   const s = wallSizes(v);
   v.openings.forEach((o, i) => {
     if (o.kind === "door" && o.height < feet(6, 8) - 1e-6)
