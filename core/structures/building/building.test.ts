@@ -6,31 +6,19 @@ import { pieceShape, piecesOf, resolve, setting, type ResolvedFrame } from "../.
 import { dot } from "../../geometry";
 import { feet, inches, scaleOf, toModel, prototype, type Prototype } from "../../units";
 import { newRow } from "../newRow";
-import { defaultsOf, withValue } from "../spec";
+import { withValue } from "../spec";
 import { faultsOf, fullSawn } from "../sound.fixture";
+import { ctx, framed, values } from "./building.fixture";
 import { building, buildsOf, compressBuilding, facetsOf, footprint, trueShape } from ".";
 import { buildingCheck } from "./check";
 import { buildingRemarks } from "./remarks";
 import { buildingFrame } from "./frame";
 import { buildingLayout, onWall } from "./layout";
 import { roughOpening } from "./openings";
-import { buildingSpec, type BuildingValues } from "./parameters";
+import type { BuildingValues } from "./parameters";
 import { stairOf } from "./stairs";
 import { randomBuilding } from "./randomBuilding";
 
-const ctx = fullSawn();
-const values = (over: Partial<BuildingValues>): BuildingValues => ({
-  ...defaultsOf(buildingSpec),
-  openings: [],
-  ...over,
-});
-const framed = (over: Partial<BuildingValues>): { v: BuildingValues; r: ResolvedFrame } => {
-  const v = values(over);
-  expect(buildingCheck(v)).toEqual([]);
-  const { faults, resolved } = faultsOf(buildingFrame(v, ctx));
-  expect(faults).toEqual([]);
-  return { v, r: resolved };
-};
 const theory = (r: ResolvedFrame, id: string): number => r.byMember.get(`t/main/roof/${id}`)![0]!.member.theoretical!;
 
 describe("a framed hip roof", () => {

@@ -59,7 +59,7 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
     (_, i) => heel + ((run - post - heel) * (i + 1)) / (v.purlins + 1),
   );
   // struts meet the principals under the purlin nearest to their middle
-  const strutAt = purlinsAt[Math.floor((purlinsAt.length - 1) / 2)] ?? (heel + run) / 2;
+  const strutAt = purlinsAt[Math.floor(purlinsAt.length / 2)] ?? (heel + run) / 2;
   const trusses = stations.map((p, n) => {
     const truss = `${root}/roof/truss${n + 1}`;
     const stick = (
