@@ -5,7 +5,8 @@ import { gapsOf, onCentres, onWall, rootOf, slopeOf, type BuildingLayout, type S
 import type { SideName } from "./parameters";
 import { panel } from "./panel";
 import { placed, quartersOf } from "./place";
-import { buttJoint, frameWall, OUTER, TOP } from "./walls";
+import { buttJoint, OUTER, TOP } from "./wallKit";
+import { frameWall } from "./walls";
 
 /** A bay window: three walls before a wall of the main part, the outer two slanting, under a roof of three slopes. Model mm. */
 export interface Bay {

@@ -2,7 +2,7 @@ import type { Builder } from "../builder";
 import type { Vec3 } from "../../geometry";
 import { onWall, rootOf, type BuildingLayout } from "./layout";
 import { placed, quartersOf } from "./place";
-import { buttJoint } from "./walls";
+import { buttJoint } from "./wallKit";
 
 /** Canopies: rafters falling away from a ledger on the wall to a beam that knee brackets carry. */
 export function canopies(b: Builder, l: BuildingLayout): void {

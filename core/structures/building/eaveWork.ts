@@ -5,7 +5,7 @@ import { hasSoffit } from "./nominal";
 import { panel } from "./panel";
 import { inverse, placed } from "./place";
 import { alongOf, inwardOf, over, planeZ, soffitLevel, type RoofKit, roofKit } from "./slopes";
-import { buttJoint } from "./walls";
+import { buttJoint } from "./wallKit";
 
 const AROUND = ["S", "E", "N", "W"] as const;
 

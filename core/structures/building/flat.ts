@@ -2,7 +2,8 @@ import type { Builder } from "../builder";
 import { onCentres, onWall, rootOf, type BuildingLayout, type Part } from "./layout";
 import { placed } from "./place";
 import { wallOn } from "./slopes";
-import { postsOf, studsOf, TOP } from "./walls";
+import { postsOf, studsOf } from "./uprights";
+import { TOP } from "./wallKit";
 
 /** A flat roof behind a parapet: ledgers on the inside of the long walls, joists on them, a coping on the plates. */
 export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {

@@ -6,7 +6,7 @@ import { frameOutline, turned } from "./outlineFloor";
 import { panel } from "./panel";
 import { placed, type Local } from "./place";
 import { rest } from "./rest";
-import { buttJoint } from "./walls";
+import { buttJoint } from "./wallKit";
 
 /** A rectangle to be floored, in its own axes: joists run along q, planks along p. `top` is the planks' upper side, model mm. */
 export interface FloorSet {

@@ -3,7 +3,7 @@ import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { move, placed, turn } from "./place";
-import { buttJoint } from "./walls";
+import { buttJoint } from "./wallKit";
 
 /** The lines of a part's sill beams: under its long walls, and one in the middle where the joists' span asks for it. */
 function beamLines(l: BuildingLayout, part: Part): number[] {

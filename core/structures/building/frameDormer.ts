@@ -5,7 +5,7 @@ import { gableRoof, rafterStations } from "./gable";
 import { onCentres, onWall, rootOf, sideName, type BuildingLayout } from "./layout";
 import { move, placed, turn } from "./place";
 import { over, planeZ, rafter, roofKit, slopePlane, type RoofKit } from "./slopes";
-import { buttJoint, LEFT, RIGHT, TOP, UNDER, wallKit } from "./walls";
+import { buttJoint, LEFT, RIGHT, TOP, UNDER, wallKit } from "./wallKit";
 
 /** Walls on the trimmers and on the header under the front, rafters, ridge, and jacks on valley boards that lie on the covering. */
 export function frameDormers(b: Builder, l: BuildingLayout): void {

@@ -15,7 +15,7 @@ import {
   wallOn,
   type RoofKit,
 } from "./slopes";
-import { buttJoint, TOP } from "./walls";
+import { buttJoint, TOP } from "./wallKit";
 import { breakOf, upperSlope } from "./facets";
 import { tailAtValley, type Interruption } from "./valley";
 

@@ -18,7 +18,7 @@ import {
   wallOn,
   type RoofKit,
 } from "./slopes";
-import { buttJoint, TOP } from "./walls";
+import { buttJoint, TOP } from "./wallKit";
 
 const AROUND = ["S", "E", "N", "W"] as const;
 /** The corners of a part: which eave wall and which end meet there. */

@@ -101,3 +101,11 @@ export const crossedByPartition = (v: BuildingValues, at: number): number[] =>
     const middle = o.wall === "front" ? o.at : v.length - o.at;
     return Math.abs(middle - at) < o.width / 2 + wallSizes(v).wall / 2 ? [n] : [];
   });
+/** How far below the floor each main wall begins. */
+export const feetOf = (v: BuildingValues) =>
+  [
+    ["front", v.footFront],
+    ["right", v.footRight],
+    ["back", v.footBack],
+    ["left", v.footLeft],
+  ] as const;

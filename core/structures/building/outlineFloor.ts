@@ -3,7 +3,7 @@ import { clipPolygon, planeAt, polygonArea, type Vec2 } from "../../geometry";
 import { boardBreaks } from "./floor";
 import type { BuildingLayout } from "./layout";
 import type { Local } from "./place";
-import { buttJoint } from "./walls";
+import { buttJoint } from "./wallKit";
 
 const NEAR = 1e-6;
 /** An edge of an outline, its inside to the left: from where to where, along it, and out of it. */

@@ -2,7 +2,7 @@ import type { Builder } from "../builder";
 import { frameFloor } from "./floor";
 import { onWall, rootOf, type BuildingLayout, type Wall } from "./layout";
 import { placed, quartersOf, type Placement } from "./place";
-import { buttJoint } from "./walls";
+import { buttJoint } from "./wallKit";
 
 /** A wall of the main part by its name. */
 export const wallNamed = (l: BuildingLayout, side: string): Wall => l.main.walls.find((w) => w.name === side)!;

@@ -3,7 +3,7 @@ import { addScaled, normalize, planeAt, type Plane, type Vec3 } from "../../geom
 import { rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "./layout";
 import { hasSoffit } from "./nominal";
 import { move, type Local } from "./place";
-import { postsOf, studsOf } from "./walls";
+import { postsOf, studsOf } from "./uprights";
 
 /** What a part's roof is framed with: its axes, its layout, and where its sticks belong. */
 export interface RoofKit {

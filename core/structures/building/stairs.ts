@@ -8,7 +8,7 @@ import { hasLoftFlight } from "./nominal";
 import { onWall, rootOf, type BuildingLayout } from "./layout";
 import { move, placed, quartersOf, type Local } from "./place";
 import { wallNamed } from "./platform";
-import { buttJoint } from "./walls";
+import { buttJoint } from "./wallKit";
 
 /** What a stair of a row comes to: its flight in prototype mm and where its foot stands. Errors: ground at or over the level it leads to. */
 export function stairOf(l: BuildingLayout, row: BuildingLayout["v"]["stairs"][number]) {

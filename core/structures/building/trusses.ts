@@ -3,7 +3,7 @@ import { normalize, planeAt, type Vec3 } from "../../geometry";
 import { rafterStations } from "./gable";
 import { hasTrusses } from "./nominal";
 import { over, planeZ, plateId, sideFace, slopePlane, wallOn, type RoofKit } from "./slopes";
-import { buttJoint, TOP } from "./walls";
+import { buttJoint, TOP } from "./wallKit";
 
 /** Where trusses stand along p: as near to equal bays as the middles between two rafters come. Model mm. */
 export function trussStations(k: RoofKit): number[] {

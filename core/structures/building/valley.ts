@@ -17,7 +17,7 @@ import {
 } from "./slopes";
 import { inverse, move, placed } from "./place";
 import type { Builder } from "../builder";
-import { buttJoint, TOP } from "./walls";
+import { buttJoint, TOP } from "./wallKit";
 
 /** Where a wing's roof breaks into a slope of the main one: the middle of the wing along the eave's axis and half its width. */
 export interface Interruption {

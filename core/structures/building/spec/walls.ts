@@ -1,0 +1,178 @@
+import { feet, inches } from "../../../units";
+import { choice, count, flag, length, section, table } from "../../spec";
+import { options, span, zero } from "./shared";
+
+const walls = "Walls";
+
+/** How its walls are framed. Prototype mm, rises in inches per foot; usual values are common practice. */
+export const wallsSpec = {
+  framing: choice({
+    group: walls,
+    label: "Walls are framed with",
+    def: "studs",
+    options: options({ studs: "studs", posts: "posts and girts", none: "nothing: a floor alone" }),
+    help: "Studs stand close and carry plates; posts stand by bays with girts between them.",
+  }),
+  footFront: length({
+    group: walls,
+    label: "Front wall runs below the floor by",
+    def: zero,
+    ...span(feet(-8), feet(20), [feet(-4), feet(8)]),
+    help: "Below 0 it stands that much higher: on a platform or a dock.",
+  }),
+  footRight: length({
+    group: walls,
+    label: "Right end runs below the floor by",
+    def: zero,
+    ...span(feet(-8), feet(20), [feet(-4), feet(8)]),
+    help: "Below 0 it stands that much higher: on a platform or a dock.",
+  }),
+  footBack: length({
+    group: walls,
+    label: "Back wall runs below the floor by",
+    def: zero,
+    ...span(feet(-8), feet(20), [feet(-4), feet(8)]),
+    help: "Below 0 it stands that much higher: on a platform or a dock.",
+  }),
+  footLeft: length({
+    group: walls,
+    label: "Left end runs below the floor by",
+    def: zero,
+    ...span(feet(-8), feet(20), [feet(-4), feet(8)]),
+    help: "Below 0 it stands that much higher: on a platform or a dock.",
+  }),
+  stud: section({
+    group: walls,
+    label: "Stud",
+    def: "2×4",
+    help: "Nominal inches. Plates, headers and sills are of it.",
+  }),
+  studSpacing: length({
+    group: walls,
+    label: "Studs on centres",
+    def: inches(16),
+    ...span(inches(8), inches(60), [inches(12), inches(32)]),
+    help: "16 and 24 in are usual.",
+  }),
+  studFrom: choice({
+    group: walls,
+    label: "Laid out from",
+    def: "left",
+    options: options({ left: "the left corner", right: "the right corner", middle: "the middle" }),
+    help: "Of each wall, seen from outside; from the outside of its corner.",
+  }),
+  topPlates: count({
+    group: walls,
+    label: "Top plates",
+    def: 2,
+    min: 1,
+    max: 2,
+    help: "The upper of two laps over the corners.",
+  }),
+  corner: choice({
+    group: walls,
+    label: "Corner",
+    def: "turned",
+    options: options({
+      plain: "a stud to each wall",
+      turned: "with one stud turned",
+      blocked: "two studs with blocks between",
+      solid: "a solid post",
+    }),
+    help: "What the end of each long wall is made of.",
+  }),
+  cornerPost: section({
+    group: walls,
+    label: "Corner post",
+    def: "4×4",
+    help: "As thick as the wall, or its faces do not meet.",
+  }),
+  partitions: table({
+    group: walls,
+    label: "Partitions",
+    noun: "partition",
+    most: 8,
+    def: [],
+    help: "Walls across the main part, from inside to inside, up to the plates.",
+    columns: {
+      at: length({
+        group: walls,
+        label: "Middle from the left end",
+        def: feet(12),
+        ...span(feet(2), feet(400), [feet(4), feet(200)]),
+        help: "Of the building, seen from the front.",
+      }),
+      door: flag({ group: walls, label: "With a doorway", def: true, help: "" }),
+      doorAt: length({
+        group: walls,
+        label: "Doorway's middle from the front",
+        def: feet(6),
+        ...span(feet(1), feet(120), [feet(2), feet(60)]),
+        help: "From the outside of the front wall.",
+      }),
+      doorWidth: length({
+        group: walls,
+        label: "Doorway's width",
+        def: feet(3),
+        ...span(feet(1.5), feet(12), [feet(2.5), feet(6)]),
+        help: "Clear.",
+      }),
+    },
+  }),
+  blockingRows: count({
+    group: walls,
+    label: "Rows of blocking",
+    def: 0,
+    min: 0,
+    max: 3,
+    help: "Between the studs, or girts between the posts.",
+  }),
+  openingFrame: choice({
+    group: walls,
+    label: "Openings framed with",
+    def: "jacks",
+    options: options({ jacks: "king and jack studs", plain: "single studs" }),
+    help: "Jack studs carry the header; a light shed has the header between single studs.",
+  }),
+  header: section({
+    group: walls,
+    label: "Header",
+    def: "2×6",
+    help: "On edge, two of them where the wall is thick enough.",
+  }),
+  wallBrace: choice({
+    group: walls,
+    label: "Braces",
+    def: "none",
+    options: options({ none: "none", letin: "let into the studs", inside: "on the inside of the studs" }),
+    help: "From both ends of each wall, where no opening is in the way.",
+  }),
+  brace: section({ group: walls, label: "Brace", def: "1×4", help: "Nominal inches, thickness by width." }),
+  post: section({
+    group: walls,
+    label: "Post",
+    def: "6×6",
+    help: "Posts, plates and sill beams of a post-and-girt wall.",
+  }),
+  bay: length({
+    group: walls,
+    label: "Bays of about",
+    def: feet(10),
+    ...span(feet(3), feet(24), [feet(8), feet(12)]),
+    help: "Each wall is parted into equal bays as near to this as they come.",
+  }),
+  girt: section({
+    group: walls,
+    label: "Girts and opening posts",
+    def: "4×6",
+    help: "Nominal inches, thickness by width.",
+  }),
+  knees: length({
+    group: walls,
+    label: "Knee braces reach",
+    def: feet(2),
+    ...span(zero, feet(6), [zero, feet(4)]),
+    help: "From the corner of post and plate along both; 0 leaves them out.",
+  }),
+  knee: section({ group: walls, label: "Knee brace", def: "4×4", help: "Nominal inches, thickness by width." }),
+};
