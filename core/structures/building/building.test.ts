@@ -3,12 +3,12 @@ import { describe, expect, it } from "vitest";
 import { rafterTable } from "../../carpentry";
 import { SQUARE } from "../../carpentry/framingSquare.fixture";
 import { pieceShape, piecesOf, resolve, setting, type ResolvedFrame } from "../../frame";
-import { dot } from "../../geometry";
+import { dot, polygonArea } from "../../geometry";
 import { feet, inches, scaleOf, toModel, prototype, type Prototype } from "../../units";
 import { newRow } from "../newRow";
 import { withValue } from "../spec";
 import { faultsOf, fullSawn } from "../sound.fixture";
-import { ctx, framed, values } from "./building.fixture";
+import { ctx, framed, sum, values, volumeOf } from "./building.fixture";
 import { building, buildsOf, compressBuilding, facetsOf, footprint, trueShape } from ".";
 import { buildingCheck } from "./check";
 import { buildingRemarks } from "./remarks";
@@ -332,6 +332,7 @@ describe("fitting into the spot", () => {
 const SEED = 20261125;
 describe(`any building (seed ${SEED})`, () => {
   it("stands sound, its studs and openings where a formula of its own says", { timeout: 180_000 }, () => {
+    let [floors, roofs] = [0, 0];
     let count = 0;
     const contexts = ["HO", "N", "O"].map((s) => fullSawn(scaleOf(s)));
     fc.assert(
@@ -373,6 +374,32 @@ describe(`any building (seed ${SEED})`, () => {
             expect((a + b) / 2).toBeCloseTo(mm(o.at), 6);
           }
         }
+        // floors and slopes close up: what covers them comes to their area, but for strips too thin to lay
+        const covers = (within: RegExp, area: number, thick: number, least: number): void => {
+          const volume = sum(resolved.sticks.filter((k) => within.test(k.id)).map(volumeOf));
+          expect(volume).toBeLessThan(area * thick * 1.0005);
+          expect(volume).toBeGreaterThan((area - least) * thick * 0.9995);
+        };
+        const [long, wide] = [mm(v.length), mm(v.width)];
+        if (v.floor === "under" && v.plankGap === 0 && resolved.byMember.has("t/main/floor/plank/1-1")) {
+          floors++;
+          covers(/main\/floor\/plank\//, long * wide, l.t.plank.w, 0.1 * Math.max(long, wide));
+        }
+        const plain = v.roofHoles.length + v.dormers.length === 0 && !v.monitor && !l.parts.some((p) => p.valley);
+        if (v.roof === "gable" && v.covering === "boards" && v.seenRoof && plain) {
+          roofs++;
+          const f = facetsOf(l, l.main, [])[0]!;
+          const { outline } = trueShape(f);
+          const run = Math.max(...outline.map((p) => p[0])) - Math.min(...outline.map((p) => p[0]));
+          // cut plumb at the ridge, the upper side reaches thickness · k further than the lower
+          const over = (run * l.t.roofBoard.w * f.slope.k) / 2;
+          covers(
+            /main\/roof\/cover-S\/board/,
+            Math.abs(polygonArea(outline)) + over,
+            l.t.roofBoard.w,
+            0.26 * run + over,
+          );
+        }
         // walls close up at their corners: an end wall's plates run from face to face of the long walls'
         for (const w of l.main.walls.filter((x) => !x.through)) {
           const plate = resolved.byMember.get(`t/${w.name}/plate/1`)![0]!;
@@ -386,6 +413,7 @@ describe(`any building (seed ${SEED})`, () => {
       { seed: SEED, numRuns: 60, endOnFailure: true },
     );
     expect(count).toBeGreaterThan(30);
+    expect(Math.min(floors, roofs)).toBeGreaterThan(0);
   });
   it("is built in parts that between them have every stick of its walls", () => {
     const { v, r } = framed({ roof: "gable", siding: "vertical", covering: "boards" });

@@ -109,3 +109,10 @@ export const feetOf = (v: BuildingValues) =>
     ["back", v.footBack],
     ["left", v.footLeft],
   ] as const;
+
+/** How far a ridge board hangs below the plates of the gables under it, at that half span; below 0 it clears them. */
+export function ridgeBelowPlates(v: BuildingValues, half: number, rise: number): number {
+  const k = rise / 12;
+  const ridge = nominalMm(v.ridge);
+  return ridge.width + (ridge.thickness / 2) * k - half * k - nominalMm(v.rafter).width * 0.66 * Math.hypot(1, k);
+}

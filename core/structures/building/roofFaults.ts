@@ -1,6 +1,6 @@
 import { feet, inches } from "../../units";
 import { nominalMm } from "../trestle/layout";
-import { eaveSide, fi, hasGables, hasSoffit, hasTrusses, isHip, sloped, wallOf } from "./nominal";
+import { eaveSide, fi, hasGables, hasSoffit, hasTrusses, isHip, ridgeBelowPlates, sloped, wallOf } from "./nominal";
 import { trussFaults } from "./trussFaults";
 import type { BuildingValues } from "./parameters";
 
@@ -103,6 +103,14 @@ export function roofFaults(v: BuildingValues): string[] {
         `The ridge is moved ${fi(v.ridgeShift)} to the front, which leaves no front slope on ${fi(across)}; move it at most ${fi(across / 2 - feet(1.5))}.`,
       );
   }
+  const hangs =
+    v.roof === "gable" || v.roof === "saltbox"
+      ? ridgeBelowPlates(v, across / 2 - (v.roof === "saltbox" ? v.ridgeShift : 0), v.rise)
+      : 0;
+  if (hangs > 0)
+    out.push(
+      `At ${v.rise} in 12 the ridge board of ${v.ridge} would hang ${fi(hangs)} below the gables' plates; make the roof steeper, or the ridge less deep.`,
+    );
   if (v.roof === "gambrel" && v.upperRise >= v.rise)
     out.push(`A gambrel's upper slope is the flatter one: ${v.upperRise} in 12 is not below ${v.rise} in 12.`);
   if (hasGables(v) && v.gableOverhang > 1e-6 && v.gableOverhang < rafter.thickness + inches(0.5))

@@ -1,6 +1,6 @@
 import { feet, inches } from "../../units";
 import { nominalMm } from "../trestle/layout";
-import { eaveSide, fi, sloped, wallOf, wallSizes } from "./nominal";
+import { eaveSide, fi, sloped, wallOf, wallSizes, ridgeBelowPlates } from "./nominal";
 import { roughOpening } from "./openings";
 import { type BuildingValues } from "./parameters";
 
@@ -24,6 +24,10 @@ export function wingFaults(v: BuildingValues): string[] {
       out.push(`${wing} is ${fi(w.length)} by ${fi(w.depth)}; it has no room inside walls of ${fi(s.wall)}.`);
     if (w.height < s.plates + s.thick + inches(18))
       out.push(`${wing} has plates at ${fi(w.height)}; make them at least ${fi(s.plates + s.thick + inches(18))}.`);
+    if (w.kind === "gable" && ridgeBelowPlates(v, w.length / 2, v.rise) > 0)
+      out.push(
+        `${wing}'s ridge board of ${v.ridge} would hang ${fi(ridgeBelowPlates(v, w.length / 2, v.rise))} below its plates; make the wing wider, the roof steeper, or the ridge less deep.`,
+      );
     const k = v.rise / 12;
     const above = nominalMm(v.rafter).width * Math.hypot(1, k);
     out.push(...crossedOpenings(v, w, i, above));
