@@ -132,6 +132,15 @@ function checkBars(size: Vec2): Entity[] {
   ];
 }
 
+/** About how wide a letter is for its height, in the fonts that ship. */
+const LETTER = { label: 0.47, text: 0.53 } as const;
+/** Words made smaller until they go in, down to two thirds; what still does not is cut off with dots. */
+function fitted(at: Vec2, words: string, height: number, width: number, font: keyof typeof LETTER): Entity {
+  const size = Math.max((height * 2) / 3, Math.min(height, width / (words.length * LETTER[font])));
+  const most = Math.floor(width / (size * LETTER[font]));
+  return text(at, words.length > most ? `${words.slice(0, most - 1)}…` : words, size, "start", font);
+}
+
 function titleBlock(
   size: Vec2,
   t: SheetText,
@@ -144,7 +153,7 @@ function titleBlock(
 ): Entity[] {
   const [x0, y0, w, h] = [MARGIN, MARGIN, size[0] - 2 * MARGIN, TITLE - 1.5];
   const mapWidth = 30;
-  const cut1 = x0 + w * 0.4;
+  const cut1 = x0 + w * 0.48;
   const cut2 = x0 + w - mapWidth - 2;
   const cell = Math.min(4.5, (mapWidth - 4) / columns, (h - 3) / rows);
   const map: Entity[] = [];
@@ -164,8 +173,8 @@ function titleBlock(
     { kind: "path", points: rectangle(x0, y0, w, h), closed: true, line: "outline" },
     line([cut1, y0], [cut1, y0 + h], "thin"),
     line([cut2, y0], [cut2, y0 + h], "thin"),
-    text([x0 + 2, y0 + h - 4.6], t.title, 3, "start", "label"),
-    text([x0 + 2, y0 + h - 9], t.job, 2.3),
+    fitted([x0 + 2, y0 + h - 4.6], t.title, 3, cut1 - x0 - 4, "label"),
+    fitted([x0 + 2, y0 + h - 9], t.job, 2.3, cut1 - x0 - 4, "text"),
     text([x0 + 2, y0 + 1.8], `Issue ${t.issue}`, 2.3),
     text([cut1 + 2, y0 + h - 4.4], `Full size for ${t.scale}`, 2.5, "start", "label"),
     text([cut1 + 2, y0 + h - 8.4], `${t.date} · ${paper}`, 2.1),

@@ -1,13 +1,17 @@
 import { boundsOfDrawing, line, outline, rectangle, text, type Drawing, type Entity } from "../drawing";
 import type { Piece, Resolved } from "../frame";
-import { clipPolygon, dot, type Vec2, type Vec3 } from "../geometry";
+import { clipPolygon, dot, polygonArea, type Vec2, type Vec3 } from "../geometry";
 import type { StructureDesign } from "../job";
 import {
+  bayShapes,
+  baysOf,
   buildingLayout,
   buildsOf,
   facetWords,
   facetsOf,
+  coverHoles,
   interruptionsOf,
+  raisedOf,
   trueShape,
   type BuildingBuild,
   wallsOf,
@@ -119,8 +123,11 @@ function rafterProfile(s: StructureDesign, pieces: readonly Piece[], l: Building
   const at = (k: Resolved): number => dot(k.axes.origin, along);
   const sides = own.filter((k) => /\/(S|N)\//.test(k.id));
   if (sides.length === 0) return undefined;
-  // a pair from the middle, where nothing is special
-  const places = [...new Set(sides.map((k) => at(k).toFixed(4)))].sort((a, b) => Number(a) - Number(b));
+  // a pair from the middle, where nothing is special: no opening parts it
+  const parted = new Set(sides.filter((k) => k.id.endsWith("-over")).map((k) => at(k).toFixed(4)));
+  const all = [...new Set(sides.map((k) => at(k).toFixed(4)))];
+  const whole = all.filter((p) => !parted.has(p));
+  const places = (whole.length > 0 ? whole : all).sort((a, b) => Number(a) - Number(b));
   const middle = Number(places[places.length >> 1]);
   const pair = sides.filter((k) => Math.abs(at(k) - middle) < 1e-3);
   const with_ = s.resolved.sticks.filter(
@@ -136,55 +143,75 @@ function rafterProfile(s: StructureDesign, pieces: readonly Piece[], l: Building
   return template(s, pieces, { sticks: with_, view, shift: cornerShift(with_, view) });
 }
 
-/** Each slope of the roof laid flat: its outline, and control lines for shingles or seams. */
-function roofShapes(l: BuildingLayout): Drawing | undefined {
+/** A slope laid flat, with what opens in it. */
+interface Flat {
+  readonly words: string;
+  readonly shape: readonly Vec2[];
+  readonly holes: readonly (readonly Vec2[])[];
+}
+/** Every slope of a building: of its parts, of what stands on its roof, of its bays. */
+function flatSlopes(l: BuildingLayout): Flat[] {
   const cuts = interruptionsOf(l);
+  const parts = [...l.parts, ...raisedOf(l)].flatMap((part) =>
+    facetsOf(l, part, part === l.main ? cuts : []).map((f): Flat => {
+      const up = Math.hypot(1, f.slope.k);
+      const holes = part === l.main ? coverHoles(l).filter((h) => h.side === f.slope.side) : [];
+      return {
+        words: facetWords(part, f),
+        shape: trueShape(f).outline,
+        holes: holes.map((h) => {
+          const [y0, y1] = h.inward.map((i) => (Math.min(i, f.to) - f.from) * up) as [number, number];
+          return rectangle(h.x[0], y0, h.x[1] - h.x[0], y1 - y0);
+        }),
+      };
+    }),
+  );
+  const names = ["left", "front", "right"];
+  const bays = baysOf(l).flatMap((bay) =>
+    bayShapes(bay).map((shape, i): Flat => ({
+      words: `Bay ${bay.name.slice(4)}, ${names[i]!} slope`,
+      shape,
+      holes: [],
+    })),
+  );
+  return [...parts, ...bays].filter((x) => x.shape.length >= 3);
+}
+/** Each slope of the roof laid flat: its outline and openings, and control lines for shingles or seams. */
+function roofShapes(l: BuildingLayout): Drawing | undefined {
   const entities: Entity[] = [];
   const lines: Entity[] = [];
   let y = 0;
-  let number = 0;
-  for (const part of l.parts)
-    for (const f of facetsOf(l, part, part === l.main ? cuts : [])) {
-      const { outline: shape } = trueShape(f);
-      if (shape.length < 3) continue;
-      number++;
-      const xs = shape.map((p) => p[0]);
-      const ys = shape.map((p) => p[1]);
-      const [x0, y0, y1] = [Math.min(...xs), Math.min(...ys), Math.max(...ys)];
-      y -= y1 - y0 + 12;
-      const put = (p: Vec2): Vec2 => [p[0] - x0, p[1] - y0 + y];
-      entities.push(outline(shape.map(put), "outline"));
-      const area =
-        Math.abs(
-          shape.reduce(
-            (a, p, i) => a + p[0] * shape[(i + 1) % shape.length]![1] - p[1] * shape[(i + 1) % shape.length]![0],
-            0,
-          ),
-        ) / 2;
-      entities.push(
-        text(
-          [put([x0, 0])[0], y - 3.2],
-          `${number}. ${facetWords(part, f)}: ${printMm(y1 - y0, 2)} up the slope · ${(area / 100).toFixed(1)} cm²`,
-          2.2,
-          "start",
-          "label",
-        ),
-      );
-      // every sixth course, or seams a foot and a half apart
-      const step = l.mm(l.v.shingle) * 6;
-      const edges = shape.map((p): Vec2 => [p[0], p[1]]);
-      for (let d = step; d < y1 - y0 - 1e-6; d += step) {
-        const strip = clipPolygon(edges, [
-          [x0 - 1, y0 + d],
-          [Math.max(...xs) + 1, y0 + d],
-          [Math.max(...xs) + 1, y0 + d + 1e-4],
-          [x0 - 1, y0 + d + 1e-4],
-        ]);
-        if (strip.length < 2) continue;
-        const sx = strip.map((p) => p[0]);
-        lines.push(line(put([Math.min(...sx), y0 + d]), put([Math.max(...sx), y0 + d]), "thin"));
-      }
+  flatSlopes(l).forEach(({ words, shape, holes }, i) => {
+    const xs = shape.map((p) => p[0]);
+    const ys = shape.map((p) => p[1]);
+    const [x0, y0, y1] = [Math.min(...xs), Math.min(...ys), Math.max(...ys)];
+    y -= y1 - y0 + 12;
+    const put = (p: Vec2): Vec2 => [p[0] - x0, p[1] - y0 + y];
+    entities.push(outline(shape.map(put), "outline"), ...holes.map((h) => outline(h.map(put), "outline")));
+    const area = Math.abs(polygonArea(shape));
+    entities.push(
+      text(
+        [put([x0, 0])[0], y - 3.2],
+        `${i + 1}. ${words}: ${printMm(y1 - y0, 2)} up the slope · ${(area / 100).toFixed(1)} cm²`,
+        2.2,
+        "start",
+        "label",
+      ),
+    );
+    // every sixth course, or seams a foot and a half apart
+    const step = l.mm(l.v.shingle) * 6;
+    for (let d = step; d < y1 - y0 - 1e-6; d += step) {
+      const strip = clipPolygon(shape, [
+        [x0 - 1, y0 + d],
+        [Math.max(...xs) + 1, y0 + d],
+        [Math.max(...xs) + 1, y0 + d + 1e-4],
+        [x0 - 1, y0 + d + 1e-4],
+      ]);
+      if (strip.length < 2) continue;
+      const sx = strip.map((p) => p[0]);
+      lines.push(line(put([Math.min(...sx), y0 + d]), put([Math.max(...sx), y0 + d]), "thin"));
     }
+  });
   if (entities.length === 0) return undefined;
   return {
     layers: [

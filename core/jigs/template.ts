@@ -34,6 +34,8 @@ const shifted = (list: readonly Shown[], by: Vec2): Shown[] =>
     ...x,
     outlines: x.outlines.map((o) => o.map((p): Vec2 => [p[0] + by[0], p[1] + by[1]])),
     centre: [x.centre[0] + by[0], x.centre[1] + by[1]],
+    min: [x.min[0] + by[0], x.min[1] + by[1]],
+    max: [x.max[0] + by[0], x.max[1] + by[1]],
   }));
 
 /**
@@ -138,7 +140,8 @@ function marksAside(
     .sort((a, b) => a.centre[1] - b.centre[1]);
   for (const x of level) {
     // a short one beside an opening has room on it; long ones run to the right edge
-    if (x.max[0] < max[0] - 0.35 * (max[0] - min[0])) continue;
+    const wide = max[0] - min[0];
+    if (x.max[0] < max[0] - (x.max[0] - x.min[0] > 0.3 * wide ? 0.35 * wide : 2 * MARK)) continue;
     const row = free("right", x.centre[1], 2 * MARK + 0.8);
     const at: Vec2 = [max[0] + 5 + row * 8, x.centre[1]];
     entities.push(line([x.max[0], x.centre[1]], at, "thin"), ...bubble(at, mark(x.id)));

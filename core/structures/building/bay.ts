@@ -1,4 +1,4 @@
-import { planeAt, type Vec3 } from "../../geometry";
+import { planeAt, type Vec2, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import { frameOutline } from "./outlineFloor";
 import { gapsOf, onCentres, onWall, rootOf, slopeOf, type BuildingLayout, type Slope, type Wall } from "./layout";
@@ -368,21 +368,18 @@ function roof(b: Builder, l: BuildingLayout, bay: Bay): void {
   sheets(b, l, bay, root);
 }
 
-/** A sheet of each slope's true shape, bevelled plumb over the hips. */
-function sheets(b: Builder, l: BuildingLayout, bay: Bay, root: string): void {
-  const { v } = l;
-  if (v.covering === "none" && v.seenRoof) return;
+/** The true shapes of a bay's three slopes in their own planes: along their walls, and up from the eave. */
+export function bayShapes(bay: Bay): Vec2[][] {
   const { depth, angle, hipAt, out } = bay;
   const half = Math.tan(angle / 2);
   const long = bay.walls[0].length;
   const wide = bay.walls[1].length;
-  const foot = -out / Math.tan(angle);
-  const side: [number, number][] = [
-    [foot, -out],
+  const side: Vec2[] = [
+    [-out / Math.tan(angle), -out],
     [long + out * half, -out],
     [hipAt * Math.cos(angle), hipAt * Math.sin(angle)],
   ];
-  const shapes: readonly (readonly [number, number][])[] = [
+  const level: Vec2[][] = [
     side,
     [
       [-out * half, -out],
@@ -390,12 +387,22 @@ function sheets(b: Builder, l: BuildingLayout, bay: Bay, root: string): void {
       [wide - depth * half, depth],
       [depth * half, depth],
     ],
-    side.map(([s, i]): [number, number] => [long - s, i]).reverse(),
+    side.map(([s, i]): Vec2 => [long - s, i]).reverse(),
   ];
+  const stretch = Math.hypot(1, bay.slope.k);
+  return level.map((shape) => shape.map(([s, inward]): Vec2 => [s, (inward + out) * stretch]));
+}
+
+/** A sheet of each slope's true shape, bevelled plumb over the hips. */
+function sheets(b: Builder, l: BuildingLayout, bay: Bay, root: string): void {
+  const { v } = l;
+  if (v.covering === "none" && v.seenRoof) return;
+  const { out } = bay;
+  const shapes = bayShapes(bay);
   const stretch = Math.hypot(1, bay.slope.k);
   bay.walls.forEach((w, i) => {
     const up: Vec3 = [-w.n[0] / stretch, -w.n[1] / stretch, bay.slope.k / stretch];
-    const outline = shapes[i]!.map(([s, inward]) => [s, (inward + out) * stretch] as const);
+    const outline = shapes[i]!;
     const n = outline.length;
     const bevel = outline.map((p, k) => {
       const q = outline[(k + 1) % n]!;

@@ -31,6 +31,7 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
   const inside = l.v.faceUp === "inside";
   const cuts = interruptionsOf(l);
   for (const part of [...l.parts, ...raisedOf(l)]) {
+    if (alikeBefore(l, part.name)) continue;
     const root = rootOf(l, part.name);
     for (const w of part.walls) {
       const own = rootOf(l, w.name);
@@ -150,6 +151,20 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
         has: (s) => s.member.assembly === own && !isCladding(s),
       });
     });
+  for (const bay of baysOf(l)) {
+    const [e, n] = [bay.main.e, bay.main.n];
+    const flat = { right: e, up: negate(n), eye: [0, 0, 1] as const, part: bay.name };
+    const name = capital(bay.name.replace("wing", "bay "));
+    const own = (path: string) => (s: Resolved) => s.member.assembly === rootOf(l, `${bay.name}/${path}`);
+    out.push({
+      ...flat,
+      id: `${bay.name}-floor`,
+      kind: "floor",
+      name: `${name}, floor`,
+      has: (s) => own("floor")(s) && s.member.role !== "plank",
+    });
+    out.push({ ...flat, id: `${bay.name}-roof`, kind: "other", name: `${name}, roof`, has: own("roof/frame") });
+  }
   for (const w of l.partitions)
     out.push({
       id: w.name,
@@ -229,6 +244,12 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
     });
   });
   return inOrder(l, out);
+}
+/** Whether a dormer is built as one before it, on the same templates. */
+function alikeBefore(l: BuildingLayout, part: string): boolean {
+  const i = /^dormer(\d+)$/.test(part) ? Number(part.slice(6)) - 1 : 0;
+  const shape = (d: BuildingLayout["v"]["dormers"][number]): string => JSON.stringify({ ...d, side: "", at: 0 });
+  return i > 0 && l.v.dormers.slice(0, i).some((d) => shape(d) === shape(l.v.dormers[i]!));
 }
 /** What is left off until the inside is done comes last, and says so. */
 function inOrder(l: BuildingLayout, builds: readonly BuildingBuild[]): BuildingBuild[] {

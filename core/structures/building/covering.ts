@@ -37,7 +37,7 @@ export function covering(b: Builder, l: BuildingLayout, part: Part, interrupted:
 }
 
 /** Where nothing covers the main slopes: chimneys, a monitor, dormers. */
-const coverHoles = (l: BuildingLayout): RoofHole[] => [...roofHolesOf(l), ...monitorHoles(l), ...dormerHoles(l)];
+export const coverHoles = (l: BuildingLayout): RoofHole[] => [...roofHolesOf(l), ...monitorHoles(l), ...dormerHoles(l)];
 
 /** The rafters whose tops lie in a facet, in the order of its x. */
 function raftersUnder(b: Builder, l: BuildingLayout, part: Part, f: Facet): Under[] {

@@ -15,7 +15,9 @@ import { BuildingParams, buildingSpec, type BuildingValues } from "./parameters"
 export { buildingLayout, type BuildingLayout, type Part, type Wall } from "./layout";
 export { facetsOf, trueShape, type Facet } from "./facets";
 export { compressBuilding, footprint, type Compressed } from "./compress";
-export { wallsOf } from "./raised";
+export { bayShapes, baysOf } from "./bay";
+export { coverHoles } from "./covering";
+export { raisedOf, wallsOf } from "./raised";
 export { interruptionsOf } from "./valley";
 export { buildsOf, facetWords, isCladding, type BuildingBuild } from "./builds";
 export type { BuildingValues } from "./parameters";
