@@ -22,12 +22,31 @@ export function Handles({
   return (
     <>
       {dims.flatMap((d) =>
-        d.handles.map((h, i) => (
-          <HandleButton key={`${d.id}-${i}`} d={d} h={h} view={view} structure={structure} scale={scale} tell={tell} />
-        )),
+        d.handles.map((h, i) =>
+          roomFor(d.handles, i, view) ? (
+            <HandleButton
+              key={`${d.id}-${i}`}
+              d={d}
+              h={h}
+              view={view}
+              structure={structure}
+              scale={scale}
+              tell={tell}
+            />
+          ) : null,
+        ),
       )}
     </>
   );
+}
+
+/** Pixels between handles of one thing that can be told apart and taken hold of. */
+const APART = 30;
+/** Whether a handle stands clear of those before it: small things keep their first one alone until one comes nearer. */
+function roomFor(handles: readonly Handle[], i: number, view: BoardView): boolean {
+  const here = handles[i]!.at;
+  const near = (h: Handle): boolean => Math.hypot(h.at[0] - here[0], h.at[1] - here[1]) * view.k < APART;
+  return !handles.slice(0, i).some(near);
 }
 
 function HandleButton({

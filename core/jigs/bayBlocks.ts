@@ -36,26 +36,17 @@ export function bayBlocks(s: StructureDesign): Drawing | undefined {
     .flatMap((f): Entity[] => {
       const [xs, ys] = [f.shape.map((p) => p[0]), f.shape.map((p) => p[1])];
       const [x0, y0, deep] = [Math.min(...xs), Math.min(...ys), Math.max(...ys) - Math.min(...ys)];
-      y -= deep + 12;
-      const top = y + deep;
+      y -= deep + 16;
+      const bays = `${f.bays.length} ${f.bays.length === 1 ? "bay" : "bays"}`;
+      const long = printFeetInches(toPrototype(s.context.scale, model(f.long)));
       return [
         outline(
           f.shape.map((p): Vec2 => [p[0] - x0, p[1] - y0 + y]),
           "outline",
           "timber",
         ),
-        text(
-          [f.long + 3, top - 2.4],
-          `${printMm(f.long, 2)} · ${f.bays.length} ${f.bays.length === 1 ? "bay" : "bays"}`,
-          2.4,
-          "start",
-          "label",
-        ),
-        text(
-          [f.long + 3, top - 5.6],
-          `${printFeetInches(toPrototype(s.context.scale, model(f.long)))} between the posts on the ${f.side}, bays ${f.bays.join(", ")}; a girt is cut to it`,
-          1.9,
-        ),
+        text([0, y - 4], `${printMm(f.long, 2)}: ${bays} on the ${f.side}`, 2.4, "start", "label"),
+        text([0, y - 7.4], `${long} clear between the posts; a girt is cut to it. Bays ${f.bays.join(", ")}`, 1.9),
       ];
     });
   return { layers: [{ name: "spacer-blocks", entities }] };

@@ -103,10 +103,11 @@ export function roofFaults(v: BuildingValues): string[] {
         `The ridge is moved ${fi(v.ridgeShift)} to the front, which leaves no front slope on ${fi(across)}; move it at most ${fi(across / 2 - feet(1.5))}.`,
       );
   }
-  const hangs =
-    v.roof === "gable" || v.roof === "saltbox"
-      ? ridgeBelowPlates(v, across / 2 - (v.roof === "saltbox" ? v.ridgeShift : 0), v.rise)
-      : 0;
+  const half = across / 2 - (v.roof === "saltbox" ? v.ridgeShift : 0);
+  // a gambrel rises as a gable of its mean slope
+  const mean = (v.rise * v.breakAt + v.upperRise * (100 - v.breakAt)) / 100;
+  const rises = v.roof === "gambrel" ? mean : v.rise;
+  const hangs = ["gable", "saltbox", "gambrel"].includes(v.roof) ? ridgeBelowPlates(v, half, rises) : 0;
   if (hangs > 0)
     out.push(
       `At ${v.rise} in 12 the ridge board of ${v.ridge} would hang ${fi(hangs)} below the gables' plates; make the roof steeper, or the ridge less deep.`,
