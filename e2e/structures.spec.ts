@@ -148,3 +148,34 @@ test("a framed building: an opening added, a part of it looked at, its jigs, a c
   for (const sheet of ["Front wall, outside face up", "rafters in profile", "wrap-round patterns", "card mock-up"])
     await expect(page.getByText(`Tool house: ${sheet}`).first()).toBeAttached();
 });
+
+test("a roof that gains a dormer, then trusses in its place; a room that nobody sees", async ({ page }) => {
+  await open(page, "Section tool house, framed");
+  await page.getByRole("tab", { name: "Parameters" }).click();
+  await page.getByRole("combobox", { name: "Roof", exact: true }).selectOption("gable");
+  await expect(page.getByText("Stud-framed building, gable roof")).toBeVisible();
+  // under a low roof no dormer stands: a sentence says so
+  await page.getByRole("button", { name: "Add a dormer" }).click();
+  await expect(page.getByText(/and the ridge is at 6′-0″/).first()).toBeVisible();
+  for (const [name, value] of [
+    ["Width, outside of the framing", "24"],
+    ["Rise (in 12)", "12"],
+  ] as const) {
+    const field = page.getByRole("textbox", { name, exact: true }).first();
+    await field.fill(value);
+    await field.press("Tab");
+  }
+  await page.getByRole("button", { name: "Add a dormer" }).click();
+  await expect(page.locator('[data-stick="house/dormer1/roof/ridge"]').first()).toBeAttached();
+  // trusses and dormers want the same rafters: refused, and nothing is lost
+  const carried = page.getByRole("combobox", { name: "Roof is carried by" });
+  await carried.selectOption("trusses");
+  await expect(page.getByText(/cross the dormers' openings/).first()).toBeVisible();
+  await expect(page.locator('[data-stick="house/dormer1/roof/ridge"]').first()).toBeAttached();
+  await page.getByRole("button", { name: "Take out dormer 1" }).click();
+  await carried.selectOption("trusses");
+  await expect(page.locator('[data-stick="house/main/roof/truss1/king"]').first()).toBeAttached();
+  await page.getByRole("button", { name: "Add a room" }).click();
+  await expect(page.locator('[data-stick="house/front/sheet"]').first()).toBeAttached();
+  await expect(page.getByText(/· \d\d+ left out, unseen/)).toBeVisible({ timeout: 10_000 });
+});

@@ -53,7 +53,7 @@ export function ParamField({ structure, path, label }: { structure: string; path
             type="checkbox"
             className="size-5 accent-[var(--vermilion)]"
             checked={Boolean(p.value)}
-            onChange={(e) => p.setValue(e.target.checked)}
+            onChange={(e) => told(p.setValue(e.target.checked))}
           />
           {p.label}
         </label>
@@ -64,7 +64,7 @@ export function ParamField({ structure, path, label }: { structure: string; path
           label={p.label}
           value={String(p.value)}
           options={p.spec.options}
-          keep={(v) => void p.setValue(v)}
+          keep={(v) => told(p.setValue(v))}
         />
       );
     case "section":
@@ -114,10 +114,11 @@ const SectionField = ({ p }: { p: ParamHook }) => (
   <TextField label={p.label} value={p.text} hint={p.spec.help} keep={p.set} />
 );
 
+/** Says why a value was refused: a list or a box goes back to what it was, and has no place of its own for a sentence. */
+function told(refused: readonly string[]): void {
+  if (refused[0]) toast.error(refused[0], { duration: 9000 });
+}
 function CountField({ p, options }: { p: ParamHook; options: { value: string; label: string }[] }) {
-  const keep = (v: string): void => {
-    const [refused] = p.setValue(Number(v));
-    if (refused) toast.error(refused);
-  };
+  const keep = (v: string): void => told(p.setValue(Number(v)));
   return <SelectField label={p.label} value={String(p.value)} options={options} hint={p.spec.help} keep={keep} />;
 }

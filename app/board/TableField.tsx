@@ -17,7 +17,7 @@ export function TableField({ structure, path, spec }: { structure: string; path:
   const rows = params[path] as readonly Row[];
   const keep = (what: string, next: readonly Row[]): void => {
     const [refused] = edit(what, setParam(structure, path, next));
-    if (refused) toast.error(refused);
+    if (refused) toast.error(refused, { duration: 9000 });
   };
   const noun = spec.noun;
   /** "Front, window, 16′-0″": its choices and its first length. */

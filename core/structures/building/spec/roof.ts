@@ -264,7 +264,7 @@ export const roofSpec = {
       windowHeight: length({
         group: roof,
         label: "Height of its window",
-        def: feet(2),
+        def: feet(1.5),
         ...span(inches(6), feet(12), [feet(1), feet(5)]),
         help: "",
       }),
