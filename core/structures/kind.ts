@@ -75,6 +75,8 @@ export interface StructureKind {
   builds?(params: Params, context: Context): readonly Build[];
   /** What is unusual for the prototype; with a context also what hands and brushes say of the model. */
   remarks(params: Params, context?: Context): readonly Remark[];
+  /** A row of its own to add to one of its tables, where a place along a wall is not what tells rows apart. */
+  newRow?(params: Params, path: string): Params | undefined;
   /** How many sticks are left out because nobody sees them. */
   unseen?(params: Params, context: Context): number;
   /** A line of words: "Framed bent, 4 posts, 2 stories". */

@@ -9,9 +9,12 @@ import { paramAt, valueAt, withValue, type Row } from "./spec";
 export function newRow(kind: StructureKind, params: Params, path: string): Row {
   const spec = paramAt(kind.spec, path);
   if (spec?.type !== "table") throw new Error(`“${path}” is no table.`);
+  const own = kind.newRow?.(params, path);
+  if (own) return own as Row;
   const rows = valueAt(params, path) as readonly Row[];
   const plain = Object.fromEntries(Object.entries(spec.columns).map(([k, c]) => [k, c.def]));
   const before = kind.check(params).length;
+  if (!("at" in spec.columns)) return plain;
   const faults = (r: Row): number => kind.check(withValue(params, path, [...rows, r])).length;
   let [best, least]: [Row, number] = [plain, faults(plain)];
   const first = Object.entries(spec.columns).find(([, c]) => c.type === "choice" && /wall|side|Against/i.test(c.label));

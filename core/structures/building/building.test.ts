@@ -258,7 +258,7 @@ describe("what cannot be, and what is unusual", () => {
   });
   it("a row that goes in is offered for each table", () => {
     const v = values({});
-    for (const path of ["openings", "wings", "partitions", "stairs"]) {
+    for (const path of ["openings", "wings", "partitions", "stairs", "unseenRooms"]) {
       const row = newRow(building, v, path);
       expect(buildingCheck(withValue(v, path, [row]) as BuildingValues), path).toEqual([]);
     }

@@ -357,7 +357,7 @@ export function floors(b: Builder, l: BuildingLayout): void {
       loose: v.floor === "lift",
       sheet: !floorSeen(v, part.name),
     };
-    if (v.framing === "none" && v.outline.length > 0) {
+    if (v.framing === "none" && v.outline.length > 2) {
       const corners = v.outline.map((c): Vec2 => [mm(c.x - v.length / 2), mm(c.y - v.width / 2)]);
       const across = v.plankWay === "across";
       // a quarter turn on: p' = q, q' = −p

@@ -1,6 +1,7 @@
 import type { StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
 import { buildsOf } from "./builds";
+import { buildingRow } from "./newRows";
 import { reachRemarks } from "./reach";
 import { unseenSticks } from "./unseen";
 import { buildingCheck } from "./check";
@@ -52,6 +53,7 @@ export const building: StructureKind = {
     ...buildingRemarks(p as BuildingValues),
     ...(ctx ? reachRemarks(p as BuildingValues, ctx.scale) : []),
   ],
+  newRow: (p, path) => buildingRow(p as BuildingValues, path),
   unseen: (p, ctx) => unseenSticks(p as BuildingValues, ctx),
   describe: (p) => {
     const v = p as BuildingValues;

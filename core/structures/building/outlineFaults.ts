@@ -9,10 +9,8 @@ export function outlineFaults(v: BuildingValues): string[] {
   const out: string[] = [];
   const p = v.outline.map((c): Vec2 => [c.x, c.y]);
   const n = p.length;
-  if (n < 3)
-    return [
-      `An outline of ${n} ${n === 1 ? "corner" : "corners"} goes round nothing; measure three at least, or none.`,
-    ];
+  // corners come one after another: until there are three the floor is a rectangle
+  if (n < 3) return [];
   if (v.foundation !== "none")
     out.push(
       "Sill beams and posts stand under a rectangle; an irregular floor lies in its shell. Leave out the foundation.",

@@ -103,6 +103,11 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
         text: `The stair to the loft leaves ${fi(loftHeadroom(v))} under the opening's near edge; a residential code asks for 6′-8″ (IRC R311.7.2).`,
       });
   }
+  if (v.framing === "none" && v.outline.length > 0 && v.outline.length < 3)
+    out.push({
+      param: "outline",
+      text: `An outline of ${v.outline.length} ${v.outline.length === 1 ? "corner" : "corners"} goes round nothing yet; until there are three the floor is a rectangle.`,
+    });
   v.partitions.forEach((p, i) => {
     for (const n of crossedByPartition(v, p.at))
       out.push({
