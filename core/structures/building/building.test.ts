@@ -430,6 +430,8 @@ describe("a stand", () => {
     ["a freight house", "Freight house"],
     ["a shed", "Shed"],
     ["a tool house", "Tool house"],
+    ["a house with a bay and dormers", "Section house"],
+    ["a shop on trusses", "Shop on roof trusses"],
   ])("%s starts sound", (_, name) => {
     const v = values(building.starts!.find((s) => s.name === name)!.params as Partial<BuildingValues>);
     expect(buildingCheck(v)).toEqual([]);
