@@ -41,6 +41,18 @@ describe("job files", () => {
     const doc = job({ height: feet(30) });
     expect(readJobFile(writeJobFile({ doc, issues: [], files: {} })).doc).toEqual(doc);
   });
+  it("of before a kind gained parameters are read with the usual ones, in tables too", () => {
+    const text = readFileSync("examples/depot.json", "utf8");
+    const now = readJobFile(text).doc;
+    const before = JSON.parse(text) as { structures: { variants: { params: Record<string, unknown> }[] }[] };
+    const params = before.structures[0]!.variants[0]!.params;
+    for (const k of ["dormers", "roofFrame", "flashWidth", "unseenRooms"]) delete params[k];
+    for (const row of params.openings as Record<string, unknown>[]) delete row.part;
+    expect(readJobFile(JSON.stringify(before)).doc).toEqual(now);
+    // what is there and wrong is still said
+    params.rise = "steep";
+    expect(() => readJobFile(JSON.stringify(before))).toThrow(/Rise is “steep”/);
+  });
   it("ship as examples that the shipped schema knows", () => {
     const schema = JSON.parse(readFileSync("docs/job.schema.json", "utf8")) as object;
     const check = new Ajv({ strict: false }).compile(schema);

@@ -37,7 +37,7 @@ const ROOFS: Readonly<Record<BuildingValues["roof"], string>> = {
 export const building: StructureKind = {
   id: "building",
   name: "Framed building",
-  version: 1,
+  version: 2,
   spec: buildingSpec,
   Params: BuildingParams,
   home: "side",
