@@ -44,8 +44,31 @@ export function elevation(sticks: readonly Resolved[], view: View): Seen[] {
     depth[i] = shown[i]!.near + shown[i]!.far;
     order[i] = i;
   }
+  liftOver(sticks, depth);
   order.sort((a, b) => depth[a]! - depth[b]! || a - b);
   return shown.map((_, i) => shown[order[i]!]!);
+}
+
+/** Brings what lies over a slope before its rafters: they reach further towards the eye than the boards at their upper ends. */
+function liftOver(sticks: readonly Resolved[], depth: Float64Array): void {
+  const under = new Map<string, number>();
+  const groups = new Map<string, number[]>();
+  const name = (assembly: string, role: string): string => `${assembly}|${role}`;
+  sticks.forEach(({ member: m }, i) => {
+    const key = name(m.assembly, m.role);
+    if (/rafter/.test(m.role)) under.set(key, Math.max(under.get(key) ?? -Infinity, depth[i]!));
+    if (!m.over) return;
+    const group = groups.get(m.over.group);
+    if (group) group.push(i);
+    else groups.set(m.over.group, [i]);
+  });
+  for (const all of groups.values()) {
+    const { over } = sticks[all[0]!]!.member;
+    const top = under.get(name(over!.assembly, over!.role));
+    if (top === undefined) continue;
+    const lift = top + 1e-3 - Math.min(...all.map((i) => depth[i]!));
+    if (lift > 0) for (const i of all) depth[i] = depth[i]! + lift;
+  }
 }
 
 function shownOf(s: Resolved, view: View): Seen {

@@ -99,6 +99,8 @@ export interface Member {
   readonly theoretical?: Model;
   /** Stands alone or lifts off: it need not hang together with the rest. */
   readonly loose?: boolean;
+  /** What it lies over, for a painter who goes by depth: the sticks of a role in an assembly, which slope away under it. Those of a group keep their own order. */
+  readonly over?: { readonly assembly: string; readonly role: string; readonly group: string };
   /** "any": plain stock may be turned over every way; "face": the -w face has to stay out of sight (textured or grained). */
   readonly turning?: "any" | "face";
 }

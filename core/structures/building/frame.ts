@@ -7,6 +7,7 @@ import { canopies } from "./canopy";
 import { cladding } from "./cladding";
 import { roofCaps } from "./caps";
 import { covering } from "./covering";
+import { drawnOver } from "./drawnOver";
 import { bargeBoards, fascias } from "./eaves";
 import { flatRoof } from "./flat";
 import { eaveBrackets, soffits } from "./eaveWork";
@@ -78,5 +79,6 @@ export function buildingFrame(v: BuildingValues, ctx: Context): Frame {
   bands(b, l);
   cladding(b, l);
   locatingStrips(b, l);
+  drawnOver(b, l);
   return b.frame();
 }
