@@ -354,6 +354,16 @@ describe("a track on a curve", () => {
   });
 });
 
+describe("cladding", () => {
+  it("that stands proud of a roof without overhang is told, with what would do", () => {
+    const told = (over: Partial<BuildingValues>) =>
+      buildingRemarks(values({ siding: "horizontal", ...over })).find((r) => r.param === "gableOverhang");
+    expect(told({ gableOverhang: feet(0) })?.text).toMatch(/stands 0′-1″ proud of a roof that ends with its gables/);
+    expect(told({ gableOverhang: feet(1) })).toBeUndefined();
+    expect(told({ gableOverhang: feet(0), roof: "hip" })).toBeUndefined();
+  });
+});
+
 describe("a building that is made to fit", () => {
   it("keeps its dormers, chimneys and partitions where their walls put them", () => {
     const v = values({

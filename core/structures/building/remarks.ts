@@ -3,7 +3,17 @@ import { feet, inches } from "../../units";
 import { type Remark } from "../kind";
 import { nominalMm } from "../trestle/layout";
 import { unusual } from "../unusual";
-import { crossedByPartition, eaveSide, fi, hasLoftFlight, sloped, wallOf, wallOfPart, wallSizes } from "./nominal";
+import {
+  hasGables,
+  crossedByPartition,
+  eaveSide,
+  fi,
+  hasLoftFlight,
+  sloped,
+  wallOf,
+  wallOfPart,
+  wallSizes,
+} from "./nominal";
 import { buildingSpec, type BuildingValues } from "./parameters";
 import { loftFlight, loftHeadroom } from "./stairs";
 import { buildingShown } from "./shown";
@@ -107,6 +117,13 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
     out.push({
       param: "outline",
       text: `An outline of ${v.outline.length} ${v.outline.length === 1 ? "corner" : "corners"} goes round nothing yet; until there are three the floor is a rectangle.`,
+    });
+  const board = nominalMm(v.sidingBoard).thickness + (v.siding === "batten" ? nominalMm(v.batten).thickness : 0);
+  if (v.siding !== "none" && hasGables(v) && v.gableOverhang < board)
+    out.push({
+      param: "gableOverhang",
+      text: `The end walls' cladding stands ${fi(board - v.gableOverhang)} proud of a roof that ends with its gables: let it overhang, with a barge board over the edge.`,
+      fix: { label: `Overhang ${fi(inches(8))}`, value: inches(8) },
     });
   v.partitions.forEach((p, i) => {
     for (const n of crossedByPartition(v, p.at))
