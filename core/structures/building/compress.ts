@@ -116,6 +116,21 @@ export function compressBuilding(
     dormers,
     openings: v.openings.map(slid),
   };
+  for (const [key, noun] of [
+    ["partitions", "partition"],
+    ["roofHoles", "chimney"],
+    ["dormers", "dormer"],
+  ] as const) {
+    const rows = values[key] as readonly object[];
+    // one after another, those that still go with what is there
+    let without = { ...values, openings: [], [key]: [] } as BuildingValues;
+    rows.forEach((row, n) => {
+      const more = { ...without, [key]: [...(without[key] as readonly object[]), row] } as BuildingValues;
+      if (buildingCheck(more).length <= buildingCheck(without).length) without = more;
+      else given.push(`The ${noun} ${n + 1}: there is no room for it.`);
+    });
+    values = { ...values, [key]: without[key] };
+  }
   // an opening that stands on its neighbour is slid half a step at a time before it is given up
   const most = buildingCheck({ ...values, openings: [] }).length;
   const kept: OpeningRow[] = [];

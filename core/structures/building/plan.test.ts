@@ -19,6 +19,17 @@ import { unseenSticks } from "./unseen";
 
 const says = (over: Partial<BuildingValues>): string => buildingCheck(values(over)).join(" ");
 const depot: Partial<BuildingValues> = { length: feet(30), width: feet(20), wallHeight: feet(13) };
+const dormer = {
+  side: "front",
+  at: feet(10),
+  width: feet(5),
+  inward: feet(2),
+  height: feet(3.5),
+  rise: 9,
+  overhang: inches(8),
+  windowWidth: 0,
+  windowHeight: feet(1),
+};
 const bay = { kind: "bay", side: "front", at: feet(9), length: feet(12), depth: feet(3), height: feet(9) };
 
 describe("a bay window", () => {
@@ -379,5 +390,13 @@ describe("a building that is made to fit", () => {
     expect(c.values.partitions[0]!.at / v.partitions[0]!.at).toBeCloseTo(k, 9);
     expect(c.values.roofHoles[0]!.at / v.roofHoles[0]!.at).toBeCloseTo(k, 9);
     expect(building.check(c.values)).toEqual([]);
+    // a dormer too many is given up, and said
+    const two = compressBuilding(
+      { ...v, dormers: [10, 30].map((at) => ({ ...dormer, at: feet(at) })) },
+      { length: feet(18), depth: 0 },
+    );
+    expect(buildingCheck(two.values)).toEqual([]);
+    expect(two.values.dormers.length).toBeLessThan(2);
+    expect(two.given.join(" ")).toMatch(/The dormer 2: there is no room for it/);
   });
 });
