@@ -2,6 +2,7 @@ import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import { cladFace, openEnds } from "./cladFace";
 import { onWall, rootOf, type BuildingLayout, type Part, type Wall } from "./layout";
+import { touching } from "./wallKit";
 
 /** Boards that run round the building on its framing: a water table at the foot of the cladding, a frieze under the eaves. Mitred at the corners where walls on both sides have one. */
 export function bands(b: Builder, l: BuildingLayout): void {
@@ -87,27 +88,11 @@ function band(
         for (const m of b.members.filter(
           (x) => x.assembly === root && /stud|post|sole|sill|top plate|sheet/.test(x.role),
         ))
-          b.join({
-            kind: "bearing",
-            id: `${id}>${m.id.slice(root.length + 1)}`,
-            a: id,
-            b: m.id,
-            aFace: "-w",
-            bFace: "+v",
-            contact: "gap",
-          });
+          b.join(touching(id, m.id, "-w", "+v"));
         for (const m of b.members.filter(
           (x) => x.id.startsWith(`${rootOf(l, part.name)}/`) && /rim|end joist|sill beam/.test(x.role),
         ))
-          b.join({
-            kind: "bearing",
-            id: `${id}>${m.id.split("/").slice(-2).join("-")}`,
-            a: id,
-            b: m.id,
-            aFace: "-w",
-            bFace: "+w",
-            contact: "gap",
-          });
+          b.join(touching(id, m.id, "-w", "+w"));
       }
       from = g ? Math.max(from, g[1]) : from;
     });

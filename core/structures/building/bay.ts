@@ -5,7 +5,7 @@ import { gapsOf, onCentres, onWall, rootOf, slopeOf, type BuildingLayout, type S
 import type { SideName } from "./parameters";
 import { panel } from "./panel";
 import { placed, quartersOf } from "./place";
-import { buttJoint, OUTER, TOP } from "./wallKit";
+import { buttJoint, OUTER, TOP, touching } from "./wallKit";
 import { frameWall } from "./walls";
 
 /** A bay window: three walls before a wall of the main part, the outer two slanting, under a roof of three slopes. Model mm. */
@@ -131,27 +131,9 @@ function floor(b: Builder, l: BuildingLayout, bay: Bay): void {
   for (const m of b.members.filter(
     (x) => x.id.startsWith(`${rootOf(l, l.main.name)}/floor/`) && /rim|end joist/.test(x.role),
   ))
-    for (const face of ["+w", "-w"] as const)
-      b.join({
-        kind: "bearing",
-        id: `${rear}>${m.id.split("/").slice(-2).join("-")}${face}`,
-        a: rear,
-        b: m.id,
-        aFace: "+w",
-        bFace: face,
-        contact: "gap",
-      });
+    for (const face of ["+w", "-w"] as const) b.join(touching(rear, m.id, "+w", face));
   for (const m of b.members.filter((x) => x.id.startsWith(`${rootOf(l, l.main.name)}/floor/joist/`)))
-    for (const face of ["end0", "end1"] as const)
-      b.join({
-        kind: "bearing",
-        id: `${m.id}>${bay.name}${face}`,
-        a: m.id,
-        b: rear,
-        aFace: face,
-        bFace: "+w",
-        contact: "gap",
-      });
+    for (const face of ["end0", "end1"] as const) b.join(touching(m.id, rear, face, "+w"));
 }
 
 /** The three walls, mitred with each other and cut to the main wall. */
@@ -186,29 +168,13 @@ function walls(b: Builder, l: BuildingLayout, bay: Bay): void {
       const id = `${wall}/${row}`;
       b.join({ kind: "trim", id: `${id}/main`, a: id, datum: `${rootOf(l, bay.name)}/main`, as: end, contact: "gap" });
       for (const m of b.members.filter((x) => x.assembly === rootOf(l, bay.main.name)))
-        b.join({
-          kind: "bearing",
-          id: `${id}>${m.id.slice(l.ctx.structure.length + 1)}`,
-          a: id,
-          b: m.id,
-          aFace: end,
-          bFace: m.role === "wall sheet" || m.role === "header" ? "+w" : OUTER,
-          contact: "gap",
-        });
+        b.join(touching(id, m.id, end, m.role === "wall sheet" || m.role === "header" ? "+w" : OUTER));
     }
   }
   // the soles stand on the bay's planks
   for (const w of bay.walls)
     for (const m of b.members.filter((x) => x.id.startsWith(`${rootOf(l, `${bay.name}/floor`)}/plank/`)))
-      b.join({
-        kind: "bearing",
-        id: `${rootOf(l, w.name)}/sole/1>${m.id.split("/").pop()}`,
-        a: `${rootOf(l, w.name)}/sole/1`,
-        b: m.id,
-        aFace: "+w",
-        bFace: "+w",
-        contact: "gap",
-      });
+      b.join(touching(`${rootOf(l, w.name)}/sole/1`, m.id, "+w", "+w"));
 }
 
 /** A ledger on the main wall, commons of the front, hips backed to both slopes, jacks of the sides, a sheet on each slope. */
@@ -254,15 +220,7 @@ function roof(b: Builder, l: BuildingLayout, bay: Bay): void {
   b.join({ kind: "trim", id: `${ledger}/right`, a: ledger, datum: slopes[2]!, as: "end1", contact: "gap" });
   const behind = b.members.filter((x) => x.assembly === rootOf(l, main.name));
   for (const m of behind)
-    b.join({
-      kind: "bearing",
-      id: `${ledger}>${m.id.slice(l.ctx.structure.length + 1)}`,
-      a: ledger,
-      b: m.id,
-      aFace: "-w",
-      bFace: m.role === "wall sheet" || m.role === "header" ? "+w" : OUTER,
-      contact: "gap",
-    });
+    b.join(touching(ledger, m.id, "-w", m.role === "wall sheet" || m.role === "header" ? "+w" : OUTER));
   const plate = (w: Wall, ply = plies(l)): string => `${rootOf(l, w.name)}/plate/${ply}`;
   const deep = t.rafter.v * Math.hypot(1, bay.slope.k);
   const notch = (id: string, ws: readonly Wall[]): void =>
@@ -437,14 +395,6 @@ function sheets(b: Builder, l: BuildingLayout, bay: Bay, root: string): void {
       },
     );
     for (const m of b.members.filter((x) => x.assembly === `${root}/frame` && /rafter/.test(x.role)))
-      b.join({
-        kind: "bearing",
-        id: `${id}>${m.id.split("/").pop()}`,
-        a: id,
-        b: m.id,
-        aFace: "-w",
-        bFace: "+v",
-        contact: "gap",
-      });
+      b.join(touching(id, m.id, "-w", "+v"));
   });
 }

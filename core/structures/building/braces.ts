@@ -1,7 +1,7 @@
 import type { Face } from "../../frame";
 import { planeAt, type Vec3 } from "../../geometry";
 import { clearInside, onWall } from "./layout";
-import { buttJoint, INNER, LEFT, NEAR, RIGHT, UNDER, type Upright, type WallKit } from "./wallKit";
+import { buttJoint, INNER, LEFT, NEAR, RIGHT, UNDER, type Upright, type WallKit, touching } from "./wallKit";
 
 /** Knees between posts and plate, where bays and openings leave them room. */
 export function kneeBraces(k: WallKit, full: readonly Upright[], plate: string, under: number, reach: number): void {
@@ -128,15 +128,7 @@ export function braces(k: WallKit, full: readonly Upright[], foot: number, under
     }
     if (inside)
       for (const m of b.members.filter((x) => x.assembly === k.root && /^(sole plate|sill|top plate)$/.test(x.role)))
-        b.join({
-          kind: "bearing",
-          id: `${id}>${m.id.slice(k.root.length + 1)}`,
-          a: id,
-          b: m.id,
-          aFace: outFace,
-          bFace: INNER,
-          contact: "gap",
-        });
+        b.join(touching(id, m.id, outFace, INNER));
     else
       for (const m of b.members.filter((x) => x.assembly === k.root && /^(blocking|corner block|girt)$/.test(x.role))) {
         const [s0, s1, z0, z1] = extent(k, m.body as never);

@@ -5,6 +5,7 @@ import { boundPlane, facetsOf, leftAt, onFacet, rightAt, type Facet } from "./fa
 import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { placed } from "./place";
 import { eaveDatum, roofKit, slopePlane, upslope } from "./slopes";
+import { touching } from "./wallKit";
 
 /** Boards along ridge and hips, one to each slope, on the covering: their upper edges meet in the plumb plane over the line. */
 export function roofCaps(b: Builder, l: BuildingLayout): void {
@@ -53,16 +54,7 @@ function put(
   });
   // where valleys part the slope its covering is in parts as well
   const boards = b.members.filter((m) => m.id.startsWith(root) && /^(roof board|roof sheet)$/.test(m.role));
-  for (const m of name === "cap" ? boards.slice(-40) : boards)
-    b.join({
-      kind: "bearing",
-      id: `${id}>${m.id.slice(root.length + 1)}`,
-      a: id,
-      b: m.id,
-      aFace: "-w",
-      bFace: "+w",
-      contact: "gap",
-    });
+  for (const m of name === "cap" ? boards.slice(-40) : boards) b.join(touching(id, m.id, "-w", "+w"));
   return id;
 }
 /** The boards' edge over a plumb plane with outward normal m: how far its upper side reaches past it, along `edge`. */

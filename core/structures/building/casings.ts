@@ -1,6 +1,7 @@
 import type { Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import { onWall, rootOf, type BuildingLayout, type Wall } from "./layout";
+import { touching } from "./wallKit";
 
 /** Boards round every opening, on the framing: two at the sides, one over them, one under a window. */
 export function casings(b: Builder, l: BuildingLayout, w: Wall): void {
@@ -38,15 +39,6 @@ export function casings(b: Builder, l: BuildingLayout, w: Wall): void {
     );
     const sheet = b.members.find((m) => m.id === `${root}/sheet`);
     for (const id of all)
-      for (const m of sheet ? [sheet] : behind)
-        b.join({
-          kind: "bearing",
-          id: `${id}>${m.id.slice(root.length + 1)}`,
-          a: id,
-          b: m.id,
-          aFace: /left|right/.test(id) ? "+w" : "-w",
-          bFace: "+v",
-          contact: "gap",
-        });
+      for (const m of sheet ? [sheet] : behind) b.join(touching(id, m.id, /left|right/.test(id) ? "+w" : "-w", "+v"));
   }
 }

@@ -5,7 +5,7 @@ import { lay, onBase, LEAST, SQUARE } from "./layBoard";
 import { rootOf, type BuildingLayout } from "./layout";
 import { rest } from "./rest";
 import { wallOn } from "./slopes";
-import { NEAR } from "./wallKit";
+import { NEAR, touching } from "./wallKit";
 
 /** A board on each side of a corner, up to the eave or the gable's slopes. */
 export function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind[]): void {
@@ -48,15 +48,9 @@ export function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind:
       neighbour &&
       b.members.some((m) => m.id === `${rootOf(l, neighbour.name)}/corner-board/${side === "left" ? "right" : "left"}`)
     )
-      b.join({
-        kind: "bearing",
-        id: `${id}>corner`,
-        a: id,
-        b: `${rootOf(l, neighbour.name)}/corner-board/${side === "left" ? "right" : "left"}`,
-        aFace: "+w",
-        bFace: "+v",
-        contact: "gap",
-      });
+      b.join(
+        touching(id, `${rootOf(l, neighbour.name)}/corner-board/${side === "left" ? "right" : "left"}`, "+w", "+v"),
+      );
   }
 }
 const isOpen = (f: CladFace, side: "left" | "right"): boolean => openEnds(f.part, f.wall)[side === "left" ? 0 : 1];

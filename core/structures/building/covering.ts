@@ -12,6 +12,7 @@ import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { inverse, move, placed, turn } from "./place";
 import { alongOf, upslope } from "./slopes";
 import type { Interruption } from "./valley";
+import { touching } from "./wallKit";
 
 /** A rafter as the covering meets it: where it stands along the eave, and from where to where inward. */
 interface Under {
@@ -212,27 +213,10 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
             x.id === `${prefix}ledger` ||
             (x.id.startsWith(`${root}/board/${i}-`) && i > 0),
         ))
-          b.join({
-            kind: "bearing",
-            id: `${id}>${m.id.slice(prefix.length)}`,
-            a: id,
-            b: m.id,
-            aFace: "-v",
-            bFace: "+v",
-            contact: "gap",
-          });
+          b.join(touching(id, m.id, "-v", "+v"));
         const crossed = own.filter((u) => u.x > start - half && u.x < end + half);
         for (const u of new Set([crossed[0], crossed[crossed.length - 1]]))
-          if (u)
-            b.join({
-              kind: "bearing",
-              id: `${id}>${u.id.split("/").pop()}`,
-              a: id,
-              b: u.id,
-              aFace: "-w",
-              bFace: "+v",
-              contact: "gap",
-            });
+          if (u) b.join(touching(id, u.id, "-w", "+v"));
         return;
       }
       holds(
@@ -255,29 +239,11 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       if (usable.length === 0 || (part.roof === "hip" && i1 > f.to - t.rafter.w - NEAR)) {
         // a short board at a hip lies on nothing but the hip
         for (const m of b.members.filter((x) => x.id.startsWith(`${root}/board/${i}-`)))
-          b.join({
-            kind: "bearing",
-            id: `${id}>${m.id.slice(root.length + 1)}`,
-            a: id,
-            b: m.id,
-            aFace: "-v",
-            bFace: "+v",
-            contact: "gap",
-          });
+          b.join(touching(id, m.id, "-v", "+v"));
         const hip = b.members.filter(
           (m) => m.id.startsWith(`${rootOf(l, part.name)}/roof/`) && /hip|valley rafter|ridge|jack|common/.test(m.role),
         );
-        hip.forEach((m) =>
-          b.join({
-            kind: "bearing",
-            id: `${id}>${m.id.split("/").pop()}`,
-            a: id,
-            b: m.id,
-            aFace: "-w",
-            bFace: "+v",
-            contact: "gap",
-          }),
-        );
+        hip.forEach((m) => b.join(touching(id, m.id, "-w", "+v")));
       }
     });
   }

@@ -5,7 +5,7 @@ import { hasSoffit } from "./nominal";
 import { panel } from "./panel";
 import { inverse, placed } from "./place";
 import { alongOf, inwardOf, over, planeZ, soffitLevel, type RoofKit, roofKit } from "./slopes";
-import { buttJoint } from "./wallKit";
+import { buttJoint, touching } from "./wallKit";
 
 const AROUND = ["S", "E", "N", "W"] as const;
 
@@ -66,16 +66,7 @@ export function soffits(b: Builder, l: BuildingLayout): void {
         outline,
         thickness,
       });
-      for (const r of tailsOf(b, k, side))
-        b.join({
-          kind: "bearing",
-          id: `${id}>${r.id.split("/").pop()}`,
-          a: r.id,
-          b: id,
-          aFace: "end0",
-          bFace: "+w",
-          contact: "gap",
-        });
+      for (const r of tailsOf(b, k, side)) b.join(touching(r.id, id, "end0", "+w"));
     }
   }
 }

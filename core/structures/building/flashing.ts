@@ -6,6 +6,7 @@ import { rootOf, type BuildingLayout } from "./layout";
 import { panel } from "./panel";
 import { roofHolesOf } from "./roofHoles";
 import { alongOf, inwardOf, slopePlane, upslope } from "./slopes";
+import { touching } from "./wallKit";
 
 /** Flashing round chimneys and stacks: a collar on the covering, and upstands against all four sides of what comes through. */
 export function flashing(b: Builder, l: BuildingLayout): void {
@@ -49,16 +50,7 @@ export function flashing(b: Builder, l: BuildingLayout): void {
     const under = b.members.filter(
       (m) => m.id.startsWith(`${rootOf(l, main.name)}/roof/cover-${h.side}`) && /^roof (board|sheet)$/.test(m.role),
     );
-    for (const m of under)
-      b.join({
-        kind: "bearing",
-        id: `${collar}>${m.id.split("/").slice(-2).join("-")}`,
-        a: collar,
-        b: m.id,
-        aFace: "-w",
-        bFace: "+w",
-        contact: "gap",
-      });
+    for (const m of under) b.join(touching(collar, m.id, "-w", "+w"));
     const top = cover + t;
     const upstand = (name: string, origin: Vec3, u: Vec3, outline: readonly Vec2[]): string => {
       const id = panel(b, l, main.place, {
@@ -72,7 +64,7 @@ export function flashing(b: Builder, l: BuildingLayout): void {
         u,
         outline,
       });
-      b.join({ kind: "bearing", id: `${id}>collar`, a: id, b: collar, aFace: "e0", bFace: "+w", contact: "gap" });
+      b.join(touching(id, collar, "e0", "+w"));
       return id;
     };
     // their backs stand on the edges of the opening; front and back cover the ends of the sides

@@ -3,7 +3,7 @@ import { onCentres, onWall, rootOf, type BuildingLayout, type Part } from "./lay
 import { placed } from "./place";
 import { wallOn } from "./slopes";
 import { postsOf, studsOf } from "./uprights";
-import { TOP } from "./wallKit";
+import { TOP, touching } from "./wallKit";
 
 /** A flat roof behind a parapet: ledgers on the inside of the long walls, joists on them, a coping on the plates. */
 export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {
@@ -52,16 +52,7 @@ export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {
         ["E", "W"].some((x) => m.id.startsWith(`${rootOf(l, wallOn(part, x as "E")!.name)}/`)) &&
         /stud|post/.test(m.role),
     );
-    for (const m of corners)
-      b.join({
-        kind: "bearing",
-        id: `${id}>${m.id.slice(l.ctx.structure.length + 1)}`,
-        a: id,
-        b: m.id,
-        aFace: "+v",
-        bFace: "-v",
-        contact: "gap",
-      });
+    for (const m of corners) b.join(touching(id, m.id, "+v", "-v"));
     return id;
   });
   const half = t.rafter.w / 2;

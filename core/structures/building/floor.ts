@@ -6,7 +6,7 @@ import { frameOutline, turned } from "./outlineFloor";
 import { panel } from "./panel";
 import { placed, type Local } from "./place";
 import { rest } from "./rest";
-import { buttJoint } from "./wallKit";
+import { buttJoint, touching } from "./wallKit";
 
 /** A rectangle to be floored, in its own axes: joists run along q, planks along p. `top` is the planks' upper side, model mm. */
 export interface FloorSet {
@@ -272,17 +272,7 @@ function planks(
         end,
         t.joist.w / 2,
       );
-      if (!held.some((x) => x.whole))
-        for (const o of others)
-          b.join({
-            kind: "bearing",
-            id: `${id}>${o.split("/").slice(-2).join("")}`,
-            a: id,
-            b: o,
-            aFace: "-w",
-            bFace: "+v",
-            contact: "gap",
-          });
+      if (!held.some((x) => x.whole)) for (const o of others) b.join(touching(id, o, "-w", "+v"));
       held.forEach(({ at, whole }) => {
         const k = there[at]!.k;
         b.join({
@@ -452,15 +442,6 @@ export function loft(b: Builder, l: BuildingLayout): void {
     const own = b.members.filter(
       (m) => m.id.startsWith(`${rootOf(l, w.name)}/`) && /stud|post|lining plank|girt/.test(m.role),
     );
-    for (const m of own)
-      b.join({
-        kind: "bearing",
-        id: `${root}/rim/${rim}>${m.id.slice(l.ctx.structure.length + 1)}`,
-        a: `${root}/rim/${rim}`,
-        b: m.id,
-        aFace: rim === 1 ? "+w" : "-w",
-        bFace: "-v",
-        contact: "gap",
-      });
+    for (const m of own) b.join(touching(`${root}/rim/${rim}`, m.id, rim === 1 ? "+w" : "-w", "-v"));
   }
 }

@@ -5,7 +5,7 @@ import { gableRoof, rafterStations } from "./gable";
 import { onCentres, onWall, rootOf, sideName, type BuildingLayout } from "./layout";
 import { move, placed, turn } from "./place";
 import { over, planeZ, rafter, roofKit, slopePlane, type RoofKit } from "./slopes";
-import { buttJoint, LEFT, RIGHT, TOP, UNDER, wallKit } from "./wallKit";
+import { buttJoint, LEFT, RIGHT, TOP, UNDER, wallKit, touching } from "./wallKit";
 
 /** Walls on the trimmers and on the header under the front, rafters, ridge, and jacks on valley boards that lie on the covering. */
 export function frameDormers(b: Builder, l: BuildingLayout): void {
@@ -254,16 +254,7 @@ export function seatValleyBoards(b: Builder, l: BuildingLayout): void {
     );
     for (const side of ["S", "N"] as const) {
       const id = `${rootOf(l, d.part.name)}/roof/valley-board-${side}`;
-      for (const m of on)
-        b.join({
-          kind: "bearing",
-          id: `${id}>${m.id.slice(root.length)}`,
-          a: id,
-          b: m.id,
-          aFace: "-w",
-          bFace: bare ? "+v" : "+w",
-          contact: "gap",
-        });
+      for (const m of on) b.join(touching(id, m.id, "-w", bare ? "+v" : "+w"));
     }
   }
 }

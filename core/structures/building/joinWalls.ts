@@ -1,6 +1,7 @@
 import type { Builder } from "../builder";
 import { rootOf, type BuildingLayout } from "./layout";
 import { wallOn } from "./slopes";
+import { touching } from "./wallKit";
 
 /** Ties walls that stand against each other: end walls between the others, wings against the main part. */
 export function joinWalls(b: Builder, l: BuildingLayout): void {
@@ -23,27 +24,17 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
         // walls that begin at levels of their own stand against each other with their uprights and plates
         const apart = Math.abs(w.foot - other.foot) > 1e-6;
         if (apart)
-          b.join({
-            kind: "bearing",
-            id: `${rootOf(l, w.name)}/plate>${other.name}`,
-            a: `${rootOf(l, w.name)}/plate/1`,
-            b: `${rootOf(l, other.name)}/plate/1`,
-            aFace: i === 0 ? "end0" : "end1",
-            bFace: "-v",
-            contact: "gap",
-          });
+          b.join(
+            touching(
+              `${rootOf(l, w.name)}/plate/1`,
+              `${rootOf(l, other.name)}/plate/1`,
+              i === 0 ? "end0" : "end1",
+              "-v",
+            ),
+          );
         if (apart)
           for (const u of cornersOf(b, rootOf(l, other.name)))
-            for (const m of cornersOf(b, rootOf(l, w.name)))
-              b.join({
-                kind: "bearing",
-                id: `${m.id}>${u.id.slice(l.ctx.structure.length + 1)}`,
-                a: m.id,
-                b: u.id,
-                aFace: i === 0 ? "-w" : "+w",
-                bFace: "-v",
-                contact: "gap",
-              });
+            for (const m of cornersOf(b, rootOf(l, w.name))) b.join(touching(m.id, u.id, i === 0 ? "-w" : "+w", "-v"));
         else if (near)
           b.join({
             kind: "bearing",
@@ -86,15 +77,7 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
               // a wall that runs down past the floor has its uprights there
               (foot !== 0 && x.id.startsWith(`${main}/`) && /stud|post/.test(x.role)),
           ))
-            b.join({
-              kind: "bearing",
-              id: `${own.id}>${m.id.slice(main.length - part.against.length)}`,
-              a: own.id,
-              b: m.id,
-              aFace: end === 0 ? "end0" : "end1",
-              bFace: "+v",
-              contact: "gap",
-            });
+            b.join(touching(own.id, m.id, end === 0 ? "end0" : "end1", "+v"));
     }
   }
   // partitions end against the inside of the front and back walls
@@ -103,19 +86,7 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
   );
   for (const w of l.partitions)
     for (const m of b.members.filter((x) => new RegExp(`^${rootOf(l, w.name)}/(sole|plate)/`).test(x.id)))
-      ends.forEach((list, i) =>
-        list.forEach((o) =>
-          b.join({
-            kind: "bearing",
-            id: `${m.id}>${o.id.slice(l.ctx.structure.length + 1)}`,
-            a: m.id,
-            b: o.id,
-            aFace: i === 0 ? "end0" : "end1",
-            bFace: "-v",
-            contact: "gap",
-          }),
-        ),
-      );
+      ends.forEach((list, i) => list.forEach((o) => b.join(touching(m.id, o.id, i === 0 ? "end0" : "end1", "-v"))));
 }
 const cornersOf = (b: Builder, root: string) =>
   b.members.filter(

@@ -5,7 +5,7 @@ import type { Timber } from "../timber";
 import type { Behind } from "./behind";
 import type { CladFace, Hole } from "./cladFace";
 import { onWall, rootOf, type BuildingLayout, type Wall } from "./layout";
-import { NEAR } from "./wallKit";
+import { NEAR, touching } from "./wallKit";
 
 /** Strips narrower than this are not laid, model mm. */
 export const LEAST = 0.25;
@@ -79,29 +79,13 @@ export function lay(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly
   if (firm.length === 0 || x.onFirst)
     for (const m of x.below ?? [])
       if (x.upright || (m.s[0] < x.s[1] - LEAST && m.s[1] > x.s[0] + LEAST))
-        b.join({
-          kind: "bearing",
-          id: `${id}>${m.id.split("/").slice(-2).join("-")}`,
-          a: id,
-          b: m.id,
-          aFace: x.upright ? "-v" : "-w",
-          bFace: x.upright ? "+v" : "+w",
-          contact: "gap",
-        });
+        b.join(touching(id, m.id, x.upright ? "-v" : "-w", x.upright ? "+v" : "+w"));
   // a short piece beside a door may lie on no stud at all: the casing and the corner board hold it
   if (firm.length === 0)
     for (const m of b.members.filter(
       (y) => y.assembly === rootOf(l, w.name) && /casing|corner board|water table|frieze/.test(y.role),
     ))
-      b.join({
-        kind: "bearing",
-        id: `${id}>${m.id.split("/").slice(-2).join("-")}`,
-        a: id,
-        b: m.id,
-        aFace: "-w",
-        bFace: "+v",
-        contact: "gap",
-      });
+      b.join(touching(id, m.id, "-w", "+v"));
   for (const h of notched) {
     const b0 = on[0]?.id ?? behind[0]?.id;
     if (b0) b.join({ kind: "notch", id: `${id}>${h.id}`, a: id, b: b0, contact: "gap", faces: holeDatums(b, l, w, h) });

@@ -2,6 +2,7 @@ import { planeAt } from "../../geometry";
 import type { Builder } from "../builder";
 import { rest } from "./rest";
 import { clearInside, onWall, rootOf, type BuildingLayout } from "./layout";
+import { touching } from "./wallKit";
 
 /** Planks on the inside of every wall from the floor up: a bin's sides. End walls' stand between those of the long walls. */
 export function lining(b: Builder, l: BuildingLayout): void {
@@ -48,26 +49,8 @@ export function lining(b: Builder, l: BuildingLayout): void {
           if (z1 > high + 1e-6)
             b.join({ kind: "trim", id: `${id}/rip`, a: id, datum: top, as: "length", contact: "gap" });
           row.push(id);
-          for (const below of last)
-            b.join({
-              kind: "bearing",
-              id: `${id}>${below.split("/").pop()}`,
-              a: id,
-              b: below,
-              aFace: "-v",
-              bFace: "+v",
-              contact: "gap",
-            });
-          for (const m of behind)
-            b.join({
-              kind: "bearing",
-              id: `${id}>${m.id.slice(root.length + 1)}`,
-              a: id,
-              b: m.id,
-              aFace: "+w",
-              bFace: "-v",
-              contact: "gap",
-            });
+          for (const below of last) b.join(touching(id, below, "-v", "+v"));
+          for (const m of behind) b.join(touching(id, m.id, "+w", "-v"));
           for (const g of w.gaps) {
             const low = g.door ? -1 : g.sill;
             if (g.from >= s1 - 1e-6 || g.to <= s0 + 1e-6 || low >= z1 - 1e-6 || g.head <= z0 + 1e-6) continue;

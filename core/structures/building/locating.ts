@@ -4,6 +4,7 @@ import { hasTrusses } from "./nominal";
 import { placed } from "./place";
 import { raisedOf } from "./raised";
 import { planeZ } from "./slopes";
+import { touching } from "./wallKit";
 
 /** Model mm between a locating strip and the wall it slips inside of. */
 const PLAY = 0.15;
@@ -54,14 +55,6 @@ export function locatingStrips(b: Builder, l: BuildingLayout): void {
             ? new RegExp(`/${side}/|/hip-`).test(x.id)
             : x.role === "ceiling joist"),
     ))
-      b.join({
-        kind: "bearing",
-        id: `${id}>${m.id.slice(root.length)}`,
-        a: id,
-        b: m.id,
-        aFace: "+v",
-        bFace: "-v",
-        contact: "gap",
-      });
+      b.join(touching(id, m.id, "+v", "-v"));
   }
 }

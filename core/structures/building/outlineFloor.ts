@@ -3,7 +3,7 @@ import { clipPolygon, planeAt, polygonArea, type Vec2 } from "../../geometry";
 import { boardBreaks } from "./floor";
 import type { BuildingLayout } from "./layout";
 import type { Local } from "./place";
-import { buttJoint } from "./wallKit";
+import { buttJoint, touching } from "./wallKit";
 
 const NEAR = 1e-6;
 /** An edge of an outline, its inside to the left: from where to where, along it, and out of it. */
@@ -339,15 +339,7 @@ function planks(
     });
   }
 }
-const lies = (id: string, on: string): Joint => ({
-  kind: "bearing",
-  id: `${id}>${on.split("/").slice(-2).join("")}`,
-  a: id,
-  b: on,
-  aFace: "-w" as Face,
-  bFace: "+v" as Face,
-  contact: "gap",
-});
+const lies = (id: string, on: string): Joint => touching(id, on, "-w" as Face, "+v" as Face);
 /** What of a plank along p an edge cuts. */
 const sideOf = (e: Edge): "end0" | "end1" | "length" =>
   Math.abs(e.n[0]) < 0.2 ? "length" : e.n[0] < 0 ? "end0" : "end1";

@@ -4,6 +4,7 @@ import { rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wal
 import { hasSoffit } from "./nominal";
 import { move, type Local } from "./place";
 import { postsOf, studsOf } from "./uprights";
+import { touching } from "./wallKit";
 
 /** What a part's roof is framed with: its axes, its layout, and where its sticks belong. */
 export interface RoofKit {
@@ -50,15 +51,7 @@ export function roofKit(b: Local, l: BuildingLayout, part: Part): RoofKit {
       if (behind.length === 0)
         for (const other of [plateId(l, w), `${rootOf(l, w.name)}/sheet`])
           if (other.endsWith("sheet") ? !w.seen : z1 > under)
-            b.join({
-              kind: "bearing",
-              id: `${id}>${other.split("/").pop()}`,
-              a: id,
-              b: other,
-              aFace: "-w",
-              bFace: other.endsWith("sheet") ? "+w" : "+v",
-              contact: "gap",
-            });
+            b.join(touching(id, other, "-w", other.endsWith("sheet") ? "+w" : "+v"));
     },
   };
 }

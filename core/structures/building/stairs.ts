@@ -8,7 +8,7 @@ import { hasLoftFlight } from "./nominal";
 import { onWall, rootOf, type BuildingLayout } from "./layout";
 import { move, placed, quartersOf, type Local } from "./place";
 import { wallNamed } from "./platform";
-import { buttJoint } from "./wallKit";
+import { buttJoint, touching } from "./wallKit";
 
 /** What a stair of a row comes to: its flight in prototype mm and where its foot stands. Errors: ground at or over the level it leads to. */
 export function stairOf(l: BuildingLayout, row: BuildingLayout["v"]["stairs"][number]) {
@@ -167,15 +167,7 @@ function layFlight(b: Builder, l: BuildingLayout, local: Local, x: FlightSet): v
         ends: [{ kind: "square", beyond: 0 }, undefined],
         loose: true,
       });
-      b.join({
-        kind: "bearing",
-        id: `${m.id}>tread`,
-        a: m.id,
-        b: tread,
-        aFace: side > 0 ? "+w" : "-w",
-        bFace: "+w",
-        contact: "gap",
-      });
+      b.join(touching(m.id, tread, side > 0 ? "+w" : "-w", "+w"));
       return m;
     };
     const places = f.treads > 1 ? [0, f.treads - 1] : [0];
