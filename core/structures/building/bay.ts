@@ -3,7 +3,7 @@ import type { Builder } from "../builder";
 import { frameOutline } from "./outlineFloor";
 import { gapsOf, onCentres, onWall, rootOf, slopeOf, type BuildingLayout, type Slope, type Wall } from "./layout";
 import type { SideName } from "./parameters";
-import { panel } from "./panel";
+import { panel, plumbBevels, UNMOVED } from "./panel";
 import { placed, quartersOf } from "./place";
 import { buttJoint, OUTER, TOP, touching } from "./wallKit";
 import { frameWall } from "./walls";
@@ -361,39 +361,23 @@ function sheets(b: Builder, l: BuildingLayout, bay: Bay, root: string): void {
   bay.walls.forEach((w, i) => {
     const up: Vec3 = [-w.n[0] / stretch, -w.n[1] / stretch, bay.slope.k / stretch];
     const outline = shapes[i]!;
-    const n = outline.length;
-    const bevel = outline.map((p, k) => {
-      const q = outline[(k + 1) % n]!;
-      if (Math.abs(p[1]) < 1e-9 && Math.abs(q[1]) < 1e-9) return 0;
-      // the plumb plane through the edge
-      const [du, dv] = [q[0] - p[0], q[1] - p[1]];
-      const len = Math.hypot(du, dv);
-      const outward: Vec3 = [(w.e[0] * dv - up[0] * du) / len, (w.e[1] * dv - up[1] * du) / len, (-up[2] * du) / len];
-      const normal: Vec3 = [(w.n[0] * bay.slope.k) / stretch, (w.n[1] * bay.slope.k) / stretch, 1 / stretch];
-      const dir: Vec3 = [(w.e[0] * du + up[0] * dv) / len, (w.e[1] * du + up[1] * dv) / len, (up[2] * dv) / len];
-      const level = Math.hypot(dir[0], dir[1]);
-      const plumb: Vec3 = [dir[1] / level, -dir[0] / level, 0];
-      const k2 = plumb[0] * outward[0] + plumb[1] * outward[1] > 0 ? 1 : -1;
-      const dot = (a: Vec3, c: Vec3): number => a[0] * c[0] + a[1] * c[1] + a[2] * c[2];
-      return (Math.atan2(k2 * dot(plumb, normal), k2 * dot(plumb, outward)) * 180) / Math.PI;
-    });
-    const id = panel(
-      b,
-      l,
-      { quarters: 0, at: [0, 0] },
-      {
-        id: `${root}/sheet${i + 1}`,
-        assembly: root,
-        role: "roof sheet",
-        letter: "RS",
-        origin: onWall(w, 0, -out, zOf(bay, -out)),
-        u: w.e,
-        v: up,
+    const id = panel(b, l, UNMOVED, {
+      id: `${root}/sheet${i + 1}`,
+      assembly: root,
+      role: "roof sheet",
+      letter: "RS",
+      origin: onWall(w, 0, -out, zOf(bay, -out)),
+      u: w.e,
+      v: up,
+      outline,
+      thickness: v.roofSheet,
+      bevel: plumbBevels(
+        w.e,
+        up,
         outline,
-        thickness: v.roofSheet,
-        bevel,
-      },
-    );
+        (k) => outline[k]![1] < 1e-9 && outline[(k + 1) % outline.length]![1] < 1e-9,
+      ),
+    });
     for (const m of b.members.filter((x) => x.assembly === `${root}/frame` && /rafter/.test(x.role)))
       b.join(touching(id, m.id, "-w", "+v"));
   });

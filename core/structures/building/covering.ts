@@ -1,6 +1,5 @@
 import type { Member } from "../../frame";
-import { dot, normalize, planeAt, type Vec2, type Vec3 } from "../../geometry";
-import { model } from "../../units";
+import { dot, normalize, planeAt, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import { rest } from "./rest";
 import { boardBreaks, holds } from "./floor";
@@ -9,6 +8,7 @@ import { dormerHoles } from "./dormer";
 import { headedHoles, holePlanes, roofHolesOf, type RoofHole } from "./roofHoles";
 import { boundPlane, facetsOf, leftAt, onFacet, rightAt, trueShape, type Bound, type Facet } from "./facets";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
+import { panel, plumbBevels, rectangleHole } from "./panel";
 import { inverse, move, placed, turn } from "./place";
 import { alongOf, upslope } from "./slopes";
 import type { Interruption } from "./valley";
@@ -260,59 +260,29 @@ function active(list: readonly Bound[], i0: number, i1: number, left: boolean): 
 function sheetOn(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: readonly Under[]): void {
   const { outline, edges } = trueShape(f);
   if (outline.length < 3) return;
-  const id = `${rootOf(l, part.name)}/roof/cover-${f.name}/sheet`;
+  const assembly = `${rootOf(l, part.name)}/roof/cover-${f.name}`;
   const u = alongOf(f.slope.side);
   const v = upslope(f.slope);
-  const w: Vec3 = [u[1] * v[2] - u[2] * v[1], u[2] * v[0] - u[0] * v[2], u[0] * v[1] - u[1] * v[0]];
-  const bevel = outline.map((p, i) => {
-    if ((edges[i] === "eave" && f.from <= 0) || (edges[i] === "top" && part.roof === "shed")) return 0;
-    const q = outline[(i + 1) % outline.length]!;
-    const d: Vec2 = [q[0] - p[0], q[1] - p[1]];
-    const across = (a: Vec3, c: Vec3, k: number, m: number): Vec3 => [
-      a[0] * k + c[0] * m,
-      a[1] * k + c[1] * m,
-      a[2] * k + c[2] * m,
-    ];
-    const dir = across(u, v, d[0], d[1]);
-    const out = normalize(across(u, v, d[1], -d[0]));
-    // the plumb plane through the edge
-    const raw = normalize([dir[1], -dir[0], 0]);
-    const n = dot(raw, out) > 0 ? raw : ([-raw[0], -raw[1], 0] as const);
-    return (Math.atan2(dot(n, w), dot(n, out)) * 180) / Math.PI;
-  });
-  const thickness = model(l.v.roofSheet);
-  b.add({
-    id,
-    structure: l.ctx.structure,
-    assembly: `${rootOf(l, part.name)}/roof/cover-${f.name}`,
+  const up = (inward: number): number => (inward - f.from) * Math.hypot(1, f.slope.k);
+  const id = panel(b, l, part.place, {
+    id: `${assembly}/sheet`,
+    assembly,
     role: "roof sheet",
     letter: "RS",
-    kind: "panel",
-    nominal: [0, 0],
-    ends: [undefined, undefined],
-    body: {
-      shape: "panel",
-      origin: move(part.place, onFacet(part, f.slope, 0, f.from)),
-      u: turn(part.place, u),
-      v: turn(part.place, v),
+    origin: onFacet(part, f.slope, 0, f.from),
+    u,
+    v,
+    outline,
+    bevel: plumbBevels(
+      u,
+      v,
       outline,
-      bevel,
-      thickness,
-      stock: "sheet",
-      holes: (part === l.main ? coverHoles(l).filter((h) => h.side === f.slope.side) : []).map((h) => {
-        const at = (inward: number): number => (inward - f.from) * Math.hypot(1, f.slope.k);
-        return {
-          name: h.name,
-          outline: [
-            [h.x[0], at(h.inward[0])],
-            [h.x[1], at(h.inward[0])],
-            [h.x[1], at(h.inward[1])],
-            [h.x[0], at(h.inward[1])],
-          ],
-          bevel: [0, 0, 0, 0],
-        };
-      }),
-    },
+      (i) => (edges[i] === "eave" && f.from <= 0) || (edges[i] === "top" && part.roof === "shed"),
+    ),
+    thickness: l.v.roofSheet,
+    holes: (part === l.main ? coverHoles(l).filter((h) => h.side === f.slope.side) : []).map((h) =>
+      rectangleHole(h.name, h.x, [up(h.inward[0]), up(h.inward[1])]),
+    ),
   });
   // a rafter that lies under the middle of it
   const middle = (f.from + f.to) / 2;
