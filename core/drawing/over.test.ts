@@ -1,30 +1,10 @@
 import { describe, expect, it } from "vitest";
-import { framed } from "../structures/building/building.fixture";
-import { feet, inches } from "../units";
+import { dormer, framed, house } from "../structures/building/building.fixture";
 import { elevation, VIEWS } from "./elevation";
 
 describe("a roof seen from the front", () => {
   it("has its boards painted after the rafters they lie on, and dormers after the boards behind them", () => {
-    const { r } = framed({
-      length: feet(30),
-      width: feet(26),
-      rise: 9,
-      rafter: "2×6",
-      covering: "boards",
-      dormers: [
-        {
-          side: "front",
-          at: feet(15),
-          width: feet(6),
-          inward: feet(2),
-          height: feet(4),
-          rise: 8,
-          overhang: inches(8),
-          windowWidth: 0,
-          windowHeight: feet(1),
-        },
-      ],
-    });
+    const { r } = framed({ ...house, covering: "boards", dormers: [dormer] });
     const order = elevation(r.sticks, VIEWS.side).map((x) => x.id);
     const last = (within: RegExp): number => order.reduce((n, id, i) => (within.test(id) ? i : n), -1);
     const first = (within: RegExp): number => order.findIndex((id) => within.test(id));

@@ -1,7 +1,8 @@
 import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import { cladFace, openEnds } from "./cladFace";
-import { onWall, rootOf, type BuildingLayout, type Part, type Wall } from "./layout";
+import { onWall } from "./sides";
+import { rootOf, type BuildingLayout, type Part, type Wall } from "./layout";
 import { touching } from "./wallKit";
 
 /** Boards that run round the building on its framing: a water table at the foot of the cladding, a frieze under the eaves. Mitred at the corners where walls on both sides have one. */

@@ -1,7 +1,9 @@
 import { planeAt, type Vec2, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import { frameOutline } from "./outlineFloor";
-import { gapsOf, onCentres, onWall, rootOf, slopeOf, type BuildingLayout, type Slope, type Wall } from "./layout";
+import { gapsOf, slopeOf } from "./parts";
+import { onCentres, onWall } from "./sides";
+import { rootOf, type BuildingLayout, type Slope, type Wall } from "./layout";
 import type { SideName } from "./parameters";
 import { panel, plumbBevels, UNMOVED } from "./panel";
 import { placed, quartersOf } from "./place";

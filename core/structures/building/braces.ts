@@ -1,6 +1,6 @@
 import type { Face } from "../../frame";
 import { planeAt, type Vec3 } from "../../geometry";
-import { clearInside, onWall } from "./layout";
+import { clearInside, onWall } from "./sides";
 import { buttJoint, INNER, LEFT, NEAR, RIGHT, UNDER, type Upright, type WallKit, touching } from "./wallKit";
 
 /** Knees between posts and plate, where bays and openings leave them room. */

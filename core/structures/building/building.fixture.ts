@@ -42,6 +42,27 @@ export function framed(over: Partial<BuildingValues>): {
     of: (role, within) => resolved.sticks.filter((k) => k.member.role === role && (!within || within.test(k.id))),
   };
 }
+/** A dormer in the middle of the house's front slope, and that house. */
+export const dormer = {
+  side: "front",
+  at: feet(15),
+  width: feet(6),
+  inward: feet(2),
+  height: feet(4),
+  rise: 8,
+  overhang: inches(8),
+  windowWidth: feet(2.5),
+  windowHeight: feet(1.5),
+};
+export const house: Partial<BuildingValues> = {
+  length: feet(30),
+  width: feet(26),
+  rise: 9,
+  rafter: "2×6",
+  topPlates: 2,
+  gableOverhang: 0,
+};
+
 export const cornersOf = (k: Resolved): Vec3[] => k.parts.flatMap((p) => p.faces.flatMap((f) => [...f.corners]));
 /** From where to where sticks reach along an axis. */
 export function span(sticks: readonly Resolved[], axis: 0 | 1 | 2): readonly [number, number] {

@@ -13,7 +13,8 @@ import { building, buildsOf, compressBuilding, facetsOf, footprint, trueShape } 
 import { buildingCheck } from "./check";
 import { buildingRemarks } from "./remarks";
 import { buildingFrame } from "./frame";
-import { buildingLayout, onWall } from "./layout";
+import { buildingLayout } from "./layout";
+import { onWall } from "./sides";
 import { roughOpening } from "./openings";
 import type { BuildingValues } from "./parameters";
 import { stairOf } from "./stairs";

@@ -1,6 +1,7 @@
 import type { Builder } from "../builder";
 import type { Vec3 } from "../../geometry";
-import { onWall, rootOf, type BuildingLayout } from "./layout";
+import { onWall } from "./sides";
+import { rootOf, type BuildingLayout } from "./layout";
 import { placed, quartersOf } from "./place";
 import { buttJoint } from "./wallKit";
 

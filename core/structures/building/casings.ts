@@ -1,6 +1,7 @@
 import type { Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
-import { onWall, rootOf, type BuildingLayout, type Wall } from "./layout";
+import { onWall } from "./sides";
+import { rootOf, type BuildingLayout, type Wall } from "./layout";
 import { touching } from "./wallKit";
 
 /** Boards round every opening, on the framing: two at the sides, one over them, one under a window. */

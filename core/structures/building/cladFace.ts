@@ -3,7 +3,8 @@ import type { Builder } from "../builder";
 import { bayPeak, baysOf } from "./bay";
 import { breakOf, upperSlope } from "./facets";
 import { LEAST } from "./layBoard";
-import { onWall, rootOf, type BuildingLayout, type Part, type Slope, type Wall } from "./layout";
+import { onWall } from "./sides";
+import { rootOf, type BuildingLayout, type Part, type Slope, type Wall } from "./layout";
 import { move, movePlane } from "./place";
 import { alongWall, planeZ, slopePlane } from "./slopes";
 

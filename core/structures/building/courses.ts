@@ -3,7 +3,8 @@ import type { Builder } from "../builder";
 import type { Behind } from "./behind";
 import { underSlopes, type CladFace } from "./cladFace";
 import { lay, onBase, LEAST, SQUARE } from "./layBoard";
-import { onWall, rootOf, type BuildingLayout, type Wall } from "./layout";
+import { onWall } from "./sides";
+import { rootOf, type BuildingLayout, type Wall } from "./layout";
 import { rest } from "./rest";
 import { NEAR } from "./wallKit";
 

@@ -2,7 +2,7 @@ import type { Member } from "../../frame";
 import { dot, normalize, planeAt, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import { rest } from "./rest";
-import { boardBreaks, holds } from "./floor";
+import { boardBreaks, holds } from "./boardRows";
 import { monitorHoles } from "./monitor";
 import { dormerHoles } from "./dormer";
 import { headedHoles, holePlanes, roofHolesOf, type RoofHole } from "./roofHoles";

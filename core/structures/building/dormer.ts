@@ -1,17 +1,8 @@
 import type { Vec3 } from "../../geometry";
 import { onFacet } from "./facets";
-import {
-  rootOf,
-  sideFrame,
-  sideName,
-  slopeOf,
-  type BuildingLayout,
-  type Gap,
-  type Part,
-  type Side,
-  type Slope,
-  type Wall,
-} from "./layout";
+import { rootOf, type BuildingLayout, type Gap, type Part, type Side, type Slope, type Wall } from "./layout";
+import { sideFrame, sideName } from "./sides";
+import { slopeOf } from "./parts";
 import { move, quartersOf, turn } from "./place";
 import type { RoofHole } from "./roofHoles";
 import { inwardOf, planeZ } from "./slopes";

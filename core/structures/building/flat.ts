@@ -1,5 +1,6 @@
 import type { Builder } from "../builder";
-import { onCentres, onWall, rootOf, type BuildingLayout, type Part } from "./layout";
+import { onCentres, onWall } from "./sides";
+import { rootOf, type BuildingLayout, type Part } from "./layout";
 import { placed } from "./place";
 import { wallOn } from "./slopes";
 import { postsOf, studsOf } from "./uprights";

@@ -1,8 +1,10 @@
 import { normalize, planeAt, type Plane, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import { coverThick, dormersOf, plates, plateStock, stock, type Dormer } from "./dormer";
-import { gableRoof, rafterStations } from "./gable";
-import { onCentres, onWall, rootOf, sideName, type BuildingLayout } from "./layout";
+import { gableRoof } from "./gable";
+import { rafterStations } from "./rafterStations";
+import { onCentres, onWall, sideName } from "./sides";
+import { rootOf, type BuildingLayout } from "./layout";
 import { move, placed, turn } from "./place";
 import { over, planeZ, rafter, roofKit, slopePlane, type RoofKit } from "./slopes";
 import { buttJoint, LEFT, RIGHT, TOP, UNDER, wallKit, touching } from "./wallKit";

@@ -4,7 +4,8 @@ import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import type { Behind } from "./behind";
 import type { CladFace, Hole } from "./cladFace";
-import { onWall, rootOf, type BuildingLayout, type Wall } from "./layout";
+import { onWall } from "./sides";
+import { rootOf, type BuildingLayout, type Wall } from "./layout";
 import { NEAR, touching } from "./wallKit";
 
 /** Strips narrower than this are not laid, model mm. */

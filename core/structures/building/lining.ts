@@ -1,7 +1,8 @@
 import { planeAt } from "../../geometry";
 import type { Builder } from "../builder";
 import { rest } from "./rest";
-import { clearInside, onWall, rootOf, type BuildingLayout } from "./layout";
+import { clearInside, onWall } from "./sides";
+import { rootOf, type BuildingLayout } from "./layout";
 import { touching } from "./wallKit";
 
 /** Planks on the inside of every wall from the floor up: a bin's sides. End walls' stand between those of the long walls. */

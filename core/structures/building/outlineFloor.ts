@@ -1,6 +1,6 @@
 import type { Face, Joint } from "../../frame";
 import { clipPolygon, planeAt, polygonArea, type Vec2 } from "../../geometry";
-import { boardBreaks } from "./floor";
+import { boardBreaks } from "./boardRows";
 import type { BuildingLayout } from "./layout";
 import type { Local } from "./place";
 import { buttJoint, touching } from "./wallKit";

@@ -5,7 +5,7 @@ import { feet, inches, prototype, scaleOf } from "../../units";
 import { newRow } from "../newRow";
 import { faultsOf } from "../sound.fixture";
 import { building } from ".";
-import { cornersOf, ctx, FOOT, framed, INCH, sizeOf, span, sum, values, volumeOf } from "./building.fixture";
+import { cornersOf, ctx, FOOT, framed, INCH, sizeOf, span, sum, values, volumeOf, dormer } from "./building.fixture";
 import { buildsOf } from "./builds";
 import { buildingCheck } from "./check";
 import { compressBuilding } from "./compress";
@@ -19,17 +19,6 @@ import { unseenSticks } from "./unseen";
 
 const says = (over: Partial<BuildingValues>): string => buildingCheck(values(over)).join(" ");
 const depot: Partial<BuildingValues> = { length: feet(30), width: feet(20), wallHeight: feet(13) };
-const dormer = {
-  side: "front",
-  at: feet(10),
-  width: feet(5),
-  inward: feet(2),
-  height: feet(3.5),
-  rise: 9,
-  overhang: inches(8),
-  windowWidth: 0,
-  windowHeight: feet(1),
-};
 const bay = { kind: "bay", side: "front", at: feet(9), length: feet(12), depth: feet(3), height: feet(9) };
 
 describe("a bay window", () => {
@@ -392,7 +381,17 @@ describe("a building that is made to fit", () => {
     expect(building.check(c.values)).toEqual([]);
     // a dormer too many is given up, and said
     const two = compressBuilding(
-      { ...v, dormers: [10, 30].map((at) => ({ ...dormer, at: feet(at) })) },
+      {
+        ...v,
+        dormers: [10, 30].map((at) => ({
+          ...dormer,
+          width: feet(5),
+          height: feet(3.5),
+          rise: 9,
+          windowWidth: 0,
+          at: feet(at),
+        })),
+      },
       { length: feet(18), depth: 0 },
     );
     expect(buildingCheck(two.values)).toEqual([]);

@@ -1,6 +1,7 @@
 import type { Builder } from "../builder";
 import { frameFloor } from "./floor";
-import { onWall, rootOf, type BuildingLayout, type Wall } from "./layout";
+import { onWall } from "./sides";
+import { rootOf, type BuildingLayout, type Wall } from "./layout";
 import { placed, quartersOf, type Placement } from "./place";
 import { buttJoint } from "./wallKit";
 

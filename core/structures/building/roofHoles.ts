@@ -3,7 +3,8 @@ import { normalize, planeAt, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import { dormerOpenings } from "./dormer";
 import { onFacet } from "./facets";
-import { rootOf, sideName, type BuildingLayout, type Part, type Side, type Slope } from "./layout";
+import { rootOf, type BuildingLayout, type Part, type Side, type Slope } from "./layout";
+import { sideName } from "./sides";
 import { inverse, placed } from "./place";
 import { alongOf, planeZ, sideFace, slopePlane } from "./slopes";
 

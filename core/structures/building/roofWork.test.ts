@@ -5,29 +5,9 @@ import { piecesOf } from "../../frame";
 import { dot, polygonArea, type Vec3 } from "../../geometry";
 import { feet, inches } from "../../units";
 import { buildingCheck } from "./check";
-import { cornersOf, FOOT, framed, INCH, sizeOf, span, sum, values, volumeOf } from "./building.fixture";
+import { cornersOf, FOOT, framed, INCH, sizeOf, span, sum, values, volumeOf, dormer, house } from "./building.fixture";
 import { facetsOf, trueShape } from "./facets";
 import type { BuildingValues } from "./parameters";
-
-const dormer = {
-  side: "front",
-  at: feet(15),
-  width: feet(6),
-  inward: feet(2),
-  height: feet(4),
-  rise: 8,
-  overhang: inches(8),
-  windowWidth: feet(2.5),
-  windowHeight: feet(1.5),
-};
-const house: Partial<BuildingValues> = {
-  length: feet(30),
-  width: feet(26),
-  rise: 9,
-  rafter: "2×6",
-  topPlates: 2,
-  gableOverhang: 0,
-};
 
 describe("a dormer", () => {
   it("stands on the rafters: feet of its cheeks lie in the plane of the main rafters' tops", () => {

@@ -1,6 +1,6 @@
 import type { Member } from "../../frame";
 import { normalize, planeAt, type Vec3 } from "../../geometry";
-import { rafterStations } from "./gable";
+import { rafterStations } from "./rafterStations";
 import { hasTrusses } from "./nominal";
 import { over, planeZ, plateId, sideFace, slopePlane, wallOn, type RoofKit } from "./slopes";
 import { buttJoint, TOP } from "./wallKit";

@@ -4,7 +4,8 @@ import type { Timber } from "../timber";
 import type { Behind } from "./behind";
 import { highest, type CladFace } from "./cladFace";
 import { lay, onBase, LEAST, SQUARE } from "./layBoard";
-import { onWall, rootOf, type BuildingLayout } from "./layout";
+import { onWall } from "./sides";
+import { rootOf, type BuildingLayout } from "./layout";
 import { rest } from "./rest";
 import { NEAR } from "./wallKit";
 

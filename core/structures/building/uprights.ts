@@ -1,4 +1,5 @@
-import { onCentres, type BuildingLayout, type Gap, type Wall } from "./layout";
+import { onCentres } from "./sides";
+import { type BuildingLayout, type Gap, type Wall } from "./layout";
 import { LEAST_GAP, NEAR, type Upright } from "./wallKit";
 
 /** Studs of a wall: ends and corners, kings and jacks, and those on centres that none of these stand in the way of. */

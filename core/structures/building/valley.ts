@@ -1,6 +1,7 @@
 import type { Face } from "../../frame";
 import type { Vec3 } from "../../geometry";
-import { onCentres, rootOf, type BuildingLayout, type Part, type Side } from "./layout";
+import { onCentres } from "./sides";
+import { rootOf, type BuildingLayout, type Part, type Side } from "./layout";
 import {
   birdsmouthOver,
   eaveDatum,

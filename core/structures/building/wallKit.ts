@@ -2,7 +2,8 @@ import type { Contact, Face, Joint } from "../../frame";
 import type { Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Timber } from "../timber";
-import { onWall, rootOf, type BuildingLayout, type Wall } from "./layout";
+import { onWall } from "./sides";
+import { rootOf, type BuildingLayout, type Wall } from "./layout";
 
 /** An upright of a wall: the middle of its width along the wall, what it is, and from where to where it stands. */
 export interface Upright {

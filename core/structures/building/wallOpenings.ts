@@ -1,6 +1,6 @@
 import type { Contact, Face } from "../../frame";
 import type { Timber } from "../timber";
-import { onWall } from "./layout";
+import { onWall } from "./sides";
 import { buttJoint, EDGE, LEFT, NEAR, RIGHT, TOP, UNDER, type Upright, type WallKit } from "./wallKit";
 
 /** Header, window sill, jacks and cripples of every opening. */

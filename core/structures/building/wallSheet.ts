@@ -1,4 +1,4 @@
-import { onWall } from "./layout";
+import { onWall } from "./sides";
 import { panel, rectangleHole, UNMOVED } from "./panel";
 import { TOP, type Upright, type WallKit } from "./wallKit";
 

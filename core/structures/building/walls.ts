@@ -1,7 +1,8 @@
 import type { Contact, Face } from "../../frame";
 import type { Builder } from "../builder";
 import type { Timber } from "../timber";
-import { onWall, type BuildingLayout, type Wall } from "./layout";
+import { onWall } from "./sides";
+import { type BuildingLayout, type Wall } from "./layout";
 import { buttJoint, wallKit, LEAST_GAP, LEFT, NEAR, RIGHT, TOP, UNDER, type Upright, type WallKit } from "./wallKit";
 import { postsOf, studsOf } from "./uprights";
 import { wallOpenings } from "./wallOpenings";

@@ -1,0 +1,68 @@
+import { type Wall } from "./layout";
+import { onCentres } from "./sides";
+import { type RoofKit, plateId } from "./slopes";
+import { TOP, buttJoint } from "./wallKit";
+
+/** A rafter of a gable's end as the studs under it meet it. */
+export interface EndRafter {
+  readonly id: string;
+  readonly q: readonly [number, number];
+  readonly under: (q: number) => number;
+}
+
+/** Studs of a gable over the end wall's plate, flat under the end rafters. */
+export function gableStuds(
+  k: RoofKit,
+  wall: Wall,
+  rafters: readonly EndRafter[],
+  ridge: string | undefined,
+  peakQ: number,
+): void {
+  const { b, l, part } = k;
+  const stud = l.v.framing === "posts" ? l.t.girt : l.t.stud;
+  const side = wall.side as "E" | "W";
+  const plate = plateId(l, wall);
+  const z0 = wall.top;
+  const spacing = l.v.framing === "posts" ? l.v.bay / 2 : l.v.studSpacing;
+  const places = new Set([
+    ...onCentres(wall.length, l.mm(spacing), l.v.studFrom),
+    ...(ridge ? [side === "E" ? peakQ - part.q[0] : part.q[1] - peakQ] : []),
+  ]);
+  const taken: number[] = [];
+  for (const s of [...places].reverse()) {
+    if (taken.some((x) => Math.abs(x - s) < stud.v + 0.2)) continue;
+    const q = side === "E" ? part.q[0] + s : part.q[1] - s;
+    const [lo, hi] = [q - stud.v / 2, q + stud.v / 2];
+    if (lo < part.q[0] + l.wall || hi > part.q[1] - l.wall) continue;
+    // where two slopes break, their undersides meet beside the line of the break
+    const aside = part.roof === "gambrel" ? l.t.rafter.v : 0;
+    const met = rafters.filter((r) => r.q[1] + aside > lo + 1e-6 && r.q[0] - aside < hi - 1e-6);
+    if (met.length === 0) continue;
+    const least = Math.min(...met.flatMap((r) => [r.under(lo), r.under(hi)]));
+    if (least - z0 < stud.v) continue;
+    const id = `${k.l.ctx.structure}/${wall.name}/gable/${Math.round(s / l.mm(25.4))}`;
+    const depth = stud.w / 2;
+    const p = side === "E" ? part.p[1] - depth : part.p[0] + depth;
+    b.stick({
+      id,
+      assembly: `${k.l.ctx.structure}/${wall.name}`,
+      role: "gable stud",
+      letter: "GS",
+      timber: stud,
+      a: [p, q, z0],
+      b: [p, q, Math.max(...met.map((r) => r.under(q)))],
+      up: [0, 1, 0],
+    });
+    b.join(buttJoint(id, 0, plate, TOP, stud.w <= l.wall + 1e-6 ? "face" : "line"));
+    const atRidge = ridge !== undefined && lo < peakQ + l.t.ridge.w / 2 && hi > peakQ - l.t.ridge.w / 2;
+    const sole =
+      met.length === 1 &&
+      !atRidge &&
+      stud.w <= l.t.rafter.w + 1e-6 &&
+      lo > met[0]!.q[0] - 1e-6 &&
+      hi < met[0]!.q[1] + 1e-6;
+    met.forEach((r, i) => b.join({ ...buttJoint(id, 1, r.id, "-v", sole ? "face" : "gap"), id: `${id}>r${i}` }));
+    if (atRidge) b.join({ ...buttJoint(id, 1, ridge, "-v", "gap"), id: `${id}>ridge` });
+    taken.push(s);
+  }
+}

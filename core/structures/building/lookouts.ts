@@ -1,0 +1,71 @@
+import type { Slope } from "./layout";
+import { type RoofKit, over, planeZ, sideFace } from "./slopes";
+import { buttJoint } from "./wallKit";
+
+/** Short sticks, flat, from the first rafter inside over the gable's to the one that overhangs. */
+export function lookouts(
+  k: RoofKit,
+  slopes: readonly Slope[],
+  stations: readonly number[],
+  overs: readonly [number, number],
+  runs: readonly number[],
+): void {
+  const { b, l, part, root } = k;
+  const t = l.t.lookout;
+  const half = l.t.rafter.w / 2;
+  for (const right of [false, true]) {
+    const o = overs[right ? 1 : 0];
+    if (o <= l.t.rafter.w + 0.2 || stations.length < 3) continue;
+    const inner = right ? stations[stations.length - 2]! : stations[1]!;
+    const [e, n] = right ? [stations.length, stations.length - 1] : [1, 2];
+    slopes.forEach((s, i) => {
+      const cos = 1 / Math.hypot(1, s.k);
+      const length = runs[i]! / cos;
+      const count = Math.max(1, Math.floor(length / l.mm(l.v.rafterSpacing)));
+      const all = Array.from(
+        { length: count },
+        (_, j) => `${root}/roof/${s.side}/lookout-${right ? "right" : "left"}${j + 1}`,
+      );
+      for (let j = 1; j <= count; j++) {
+        const inward = (runs[i]! * j) / (count + 1);
+        const id = `${root}/roof/${s.side}/lookout-${right ? "right" : "left"}${j}`;
+        const fly = right ? part.p[1] + o - half : part.p[0] - o + half;
+        const at = (p: number) => over(part, s.side, p, inward, planeZ(s, inward));
+        const [p0, p1] =
+          s.side === "S" ? [Math.min(inner, fly), Math.max(inner, fly)] : [Math.max(inner, fly), Math.min(inner, fly)];
+        b.stick({
+          id,
+          assembly: `${root}/roof/slope-${s.side}`,
+          role: "lookout",
+          letter: "LO",
+          timber: t,
+          a: at(p0),
+          b: at(p1),
+          up: over({ p: [0, 0], q: [0, 0] }, s.side, 0, 1, s.k),
+          seat: ["centre", "+"],
+        });
+        const flyId = `${root}/roof/${s.side}/barge-${right ? "right" : "left"}`;
+        const endId = `${root}/roof/${s.side}/${e}`;
+        const innerId = `${root}/roof/${s.side}/${n}`;
+        // it runs to the right as seen from outside
+        const flyEnd = (s.side === "S") === right ? 1 : 0;
+        b.join(buttJoint(id, flyEnd, flyId, sideFace(s.side, !right)));
+        b.join(buttJoint(id, flyEnd === 1 ? 0 : 1, innerId, sideFace(s.side, right)));
+        b.join({
+          kind: "notch",
+          id: `${endId}>${right ? "r" : "l"}${j}`,
+          a: endId,
+          b: id,
+          // the lookouts of one rafter lie on one plane, and one cut makes it
+          also: all.filter((x) => x !== id),
+          contact: "face",
+          faces: [
+            { of: id, face: "-w" },
+            { of: id, face: "+v" },
+            { of: id, face: "-v" },
+          ],
+        });
+      }
+    });
+  }
+}
