@@ -18,6 +18,7 @@ const PIPELINE = [
   "cutting",
   "drawing",
   "job",
+  "keeping",
   "jigs",
   "checks",
 ];

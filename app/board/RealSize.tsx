@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { parseLength } from "core/units";
-import { Modal } from "~/job/Shortcuts";
+import { Modal } from "~/ui/Modal";
 
 const STORE = "cardo-pixels-per-mm";
 /** A screen is taken to have 96 pixels to the inch until somebody has measured it. */

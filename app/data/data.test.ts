@@ -7,112 +7,155 @@ import { eq } from "drizzle-orm";
 import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type * as Jobs from "./jobs.server";
+import type * as Keeper from "./keep.server";
 import type * as Pictures from "./pictures.server";
-import { newStructure, type JobDoc } from "core/job";
+import { newStructure } from "core/job";
+import { HISTORY, type Patch } from "core/keeping";
 import { feet } from "core/units";
 
 let dir = "";
 let jobs: typeof Jobs;
+let keeper: typeof Keeper;
 let pictures: typeof Pictures;
 beforeAll(async () => {
   dir = mkdtempSync(join(tmpdir(), "cardo-data-"));
   process.env.CARDO_DATA = dir;
   jobs = await import("./jobs.server");
+  keeper = await import("./keep.server");
   pictures = await import("./pictures.server");
 });
 afterAll(() => rmSync(dir, { recursive: true, force: true }));
 
-const rename = (value: string) => [{ op: "replace" as const, path: ["name"], value }];
-const ok = (r: ReturnType<typeof jobs.editJob>) => {
+const at = (value: string) => [{ op: "set" as const, path: ["name"], value }];
+let serial = 0;
+const ids = (): string => `entry-${serial++}`;
+const edit = (id: string, base: number, label: string, patches: readonly Patch[], entry = ids()) =>
+  keeper.keepEntry(id, { kind: "edit", id: entry, base, label, patches });
+const step = (id: string, base: number, kind: "undo" | "redo") => keeper.keepEntry(id, { kind, id: ids(), base });
+const ok = (r: ReturnType<typeof edit>) => {
   if (!r.ok) throw new Error(JSON.stringify(r));
-  return r.state;
+  return r;
 };
+const read = (id: string) => jobs.readJob(id)!.confirmed;
+const bent = (id: string) => ({ op: "put" as const, path: ["structures"], value: newStructure("trestle-bent", id, "Bent") }); // prettier-ignore
+const height = (value: number, s = "g") => ({ op: "set" as const, path: ["structures", `#${s}`, "variants", "#first", "params", "height"], value }); // prettier-ignore
 
 describe("jobs on the shelf", () => {
-  it("of an earlier version are brought up where they stand, and go on from there", async () => {
+  it("of an earlier version are read as this one's, nothing is written for that, and they go on from there", async () => {
     const { db } = await import("./db.server");
     const { jobs: table } = await import("./schema.server");
     const id = jobs.createJob("Old");
     const picture = { hash: "a".repeat(64), type: "image/png", width: 900, height: 700 };
     const calibration = { from: [1, 2], to: [300, 40], length: 900, tilt: 1 };
     const under = { structure: "g", anchor: [5, 6], opacity: 0.4 };
-    const doc = jobs.readJob(id)!.doc;
-    const old = {
+    const { doc } = read(id);
+    const old = JSON.stringify({
       ...doc,
       version: 1,
       drawings: [{ id: "d", name: "Sheet", picture, calibration, measures: [], under }],
-    };
+    });
     db()
       .update(table)
       .set({ doc: old, undo: [1], redo: [2] })
       .where(eq(table.id, id))
       .run();
-    const now = jobs.readJob(id)!;
-    expect([now.doc.version, now.canUndo, now.canRedo]).toEqual([2, false, false]);
+    const now = read(id);
+    expect([now.doc.version, now.past, now.future, now.older]).toEqual([2, [], [], 0]);
     expect(now.doc.drawings[0]).toMatchObject({
       openings: [],
       calibration: { lengths: [{ from: [1, 2], length: 900, use: "scale" }], tilt: 1 },
       under: [{ structure: "g", view: "front", anchor: [5, 6] }],
     });
-    expect(jobs.listJobs().find((j) => j.id === id)!.doc.version).toBe(2);
-    expect(ok(jobs.editJob(id, now.revision, "Rename", rename("New"))).doc.name).toBe("New");
+    expect(db().select().from(table).where(eq(table.id, id)).get()!.doc).toBe(old);
+    ok(edit(id, now.revision, "Rename", at("New")));
+    expect([read(id).doc.name, read(id).past.map((s) => s.label)]).toEqual(["New", ["Rename"]]);
     jobs.deleteJob(id);
   });
   it("undo and redo as revisions of their own, across reading the job again", () => {
     const id = jobs.createJob("One");
-    ok(jobs.editJob(id, 0, "Rename", rename("Two")));
-    ok(jobs.editJob(id, 1, "Rename again", rename("Three")));
-    const back = ok(jobs.undoJob(id, 2));
-    expect([back.doc.name, back.revision, back.redoLabel, back.undoLabel]).toEqual([
+    ok(edit(id, 0, "Rename", at("Two")));
+    ok(edit(id, 1, "Rename again", at("Three")));
+    expect(ok(step(id, 2, "undo")).revision).toBe(3);
+    const back = read(id);
+    expect([back.doc.name, back.future.map((s) => s.label), back.past.map((s) => s.label)]).toEqual([
       "Two",
-      3,
-      "Rename again",
-      "Rename",
+      ["Rename again"],
+      ["Rename"],
     ]);
-    expect(ok(jobs.undoJob(id, 3)).doc.name).toBe("One");
-    expect(ok(jobs.redoJob(id, 4)).doc.name).toBe("Two");
-    const branch = ok(jobs.editJob(id, 5, "Other way", rename("Four")));
-    expect([branch.canRedo, jobs.readJob(id)!.doc.name]).toEqual([false, "Four"]);
-    expect(jobs.undoJob(jobs.createJob("New"), 0)).toMatchObject({
+    ok(step(id, 3, "undo"));
+    expect(read(id).doc.name).toBe("One");
+    ok(step(id, 4, "redo"));
+    expect(read(id).doc.name).toBe("Two");
+    ok(edit(id, 5, "Other way", at("Four")));
+    expect([read(id).future, read(id).doc.name]).toEqual([[], "Four"]);
+    expect(step(jobs.createJob("New"), 0, "undo")).toEqual({
       ok: false,
+      why: "refused",
       sentences: ["There is nothing to undo."],
     });
   });
-  it("tell the later of two tabs, and keep its structure as a variant", () => {
+  it("keep an entry once, however often it is sent, and tell the later of two tabs with the job as it is", () => {
     const id = jobs.createJob("Shared");
-    const add = [{ op: "add" as const, path: ["structures", 0], value: newStructure("trestle-bent", "g", "Bent") }];
-    const first = ok(jobs.editJob(id, 0, "Frame", add));
-    const height = (v: number) => [
-      { op: "replace" as const, path: ["structures", 0, "variants", 0, "params", "height"], value: v },
-    ];
-    ok(jobs.editJob(id, 1, "Height", height(feet(25))));
-    const late = jobs.editJob(id, 1, "Height", height(feet(30)));
-    expect(late).toMatchObject({ ok: false, conflict: true });
-    const mine = structuredClone(first.doc) as JobDoc;
-    mine.structures[0]!.variants[0]!.params.height = feet(30);
-    const both = ok(jobs.keepMine(id, mine, "20:14")).doc.structures[0]!;
-    expect(both.variants.map((v) => [v.name, v.params.height])).toEqual([
-      ["First", feet(25)],
-      ["First, mine of 20:14", feet(30)],
-    ]);
+    const first = edit(id, 0, "Frame", [bent("g")], "the-same-entry");
+    expect(edit(id, 0, "Frame", [bent("g")], "the-same-entry")).toEqual(first);
+    expect([read(id).revision, jobs.readJob(id)!.entries]).toEqual([1, ["the-same-entry"]]);
+    ok(edit(id, 1, "Height", [height(feet(25))]));
+    const late = edit(id, 1, "Height", [height(feet(30))]);
+    expect(late).toMatchObject({ ok: false, why: "conflict", state: { confirmed: { revision: 2 } } });
   });
-  it("refuse a change that would break the document, and stay as they were", () => {
+  it("answer with a number and a time, not with the job", () => {
+    const id = jobs.createJob("Small");
+    const answer = ok(edit(id, 0, "Frame", [bent("g")]));
+    expect(JSON.stringify(answer).length).toBeLessThan(120);
+  });
+  it("refuse a change that would break the document, in a sentence, and stay as they were", () => {
     const id = jobs.createJob("Sound");
-    expect(
-      jobs.editJob(id, 0, "Break", [{ op: "replace", path: ["brief", "scale", "ratio"], value: -1 }]),
-    ).toMatchObject({ ok: false, conflict: false });
-    expect(jobs.readJob(id)!.revision).toBe(0);
+    const refused = edit(id, 0, "Break", [{ op: "set", path: ["brief", "scale", "ratio"], value: -1 }]);
+    expect(refused).toMatchObject({ ok: false, why: "refused" });
+    for (const path of [
+      ["drawings", 1_000_000_000],
+      ["__proto__", "polluted"],
+      ["structures", "#none", "name"],
+    ])
+      // prettier-ignore
+      expect(edit(id, 0, "Break", [{ op: "set", path, value: 1 }])).toMatchObject({ ok: false, why: "refused" });
+    expect(read(id).revision).toBe(0);
+  });
+  it("tell of a job that is off the shelf, and keep on when it is put back", () => {
+    const id = jobs.createJob("Away");
+    jobs.deleteJob(id);
+    expect(edit(id, 0, "Rename", at("Two"))).toEqual({ ok: false, why: "gone" });
+    jobs.restoreJob(id);
+    ok(edit(id, 0, "Rename", at("Two")));
+  });
+  it("can take back two hundred changes, and drop revisions nobody needs any more", async () => {
+    const { db } = await import("./db.server");
+    const { revisions } = await import("./schema.server");
+    const id = jobs.createJob("Long");
+    for (let n = 0; n < HISTORY + 60; n++) ok(edit(id, n, `To ${n}`, at(`Name ${n}`)));
+    const rows = (): number[] => db().select({ n: revisions.number }).from(revisions).where(eq(revisions.job, id)).all().map((r) => r.n); // prettier-ignore
+    expect([Math.min(...rows()), rows().length]).toEqual([60, HISTORY + 1]);
+    let at_ = HISTORY + 60;
+    for (let n = 0; n < HISTORY; n++) ok(step(id, at_++, "undo"));
+    expect([read(id).doc.name, step(id, at_, "undo").ok]).toEqual(["Name 59", false]);
+  });
+  it("send no more of a long history than is soon needed, and the rest when it is asked for", () => {
+    const id = jobs.createJob("Heavy");
+    const reasons = (n: number) => [{ op: "set" as const, path: ["brief", "decisions"], value: Array.from({ length: 20 }, (_, i) => ({ id: `d${i}`, what: `w${n}`, reason: "r".repeat(900) })) }]; // prettier-ignore
+    for (let n = 0; n < 6; n++) ok(edit(id, n, `To ${n}`, reasons(n)));
+    const { past, older } = read(id);
+    expect([past.length < 6, past.length + older, past.at(-1)!.label]).toEqual([true, 6, "To 5"]);
   });
   it("go and come back, are copied, and travel with their pictures", async () => {
     const id = await jobs.importJob(readFileSync("examples/gulch-trestle.json", "utf8"));
     const copy = jobs.duplicateJob(id)!;
-    expect(jobs.readJob(copy)!.doc.name).toBe("Gulch trestle, copy");
+    expect(read(copy).doc.name).toBe("Gulch trestle, copy");
     jobs.deleteJob(id);
     expect(jobs.readJob(id)).toBeUndefined();
     jobs.restoreJob(id);
     const text = jobs.exportJob(id)!.text;
     const again = await jobs.importJob(text);
-    expect(jobs.readJob(again)!.doc).toEqual(jobs.readJob(id)!.doc);
+    expect(read(again).doc).toEqual(read(id).doc);
     await expect(jobs.importJob(text.replace(/"files": \{[\s\S]*/, '"files": {}}'))).rejects.toThrow(
       "has no picture in the file",
     );

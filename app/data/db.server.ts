@@ -3,13 +3,14 @@ import { drizzle, type BetterSQLite3Database } from "drizzle-orm/better-sqlite3"
 import { migrate } from "drizzle-orm/better-sqlite3/migrator";
 import { copyFileSync, existsSync, mkdirSync } from "node:fs";
 import { join, resolve } from "node:path";
+import { makeMissingCards } from "./cards.server";
 import * as schema from "./schema.server";
 
 /** Folder that holds the database and the pictures. */
 export const dataDir = (): string => resolve(process.env.CARDO_DATA ?? "data");
 const MIGRATIONS = resolve("app/data/migrations");
 
-type Db = BetterSQLite3Database<typeof schema> & { $client: Database.Database };
+export type Db = BetterSQLite3Database<typeof schema> & { $client: Database.Database };
 let open: Db | undefined;
 
 /**
@@ -37,5 +38,6 @@ export function db(): Db {
       `The migration left ${broken.length} rows that refer to nothing; the copy before it is kept beside the database.`,
     );
   client.pragma("foreign_keys = ON");
+  makeMissingCards(d);
   return (open = d);
 }

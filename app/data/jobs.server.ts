@@ -1,119 +1,117 @@
-import { and, desc, eq, isNotNull, isNull } from "drizzle-orm";
-import { applyPatches, enablePatches, produceWithPatches, type Patch } from "immer";
-import { randomUUID } from "node:crypto";
+import { and, desc, eq, inArray, isNotNull, isNull } from "drizzle-orm";
 import {
   checkJob,
+  designOf,
   drawingFiles,
   emptyJob,
-  JOB_VERSION,
-  completed,
-  migrate,
+  issuedMarks,
+  lightIssues,
   readJobFile,
   writeJobFile,
+  type Design,
   type Issue,
   type JobDoc,
 } from "core/job";
+import type { Confirmed, Patch, Step } from "core/keeping";
+import { writeBench, writeCard } from "./cards.server";
 import { db } from "./db.server";
 import { forgetUnusedPictures, importFile, pictureBase64 } from "./pictures.server";
-import { issues, jobs, revisions } from "./schema.server";
+import { newId, now, parsed, type Row } from "./rows.server";
+import { cards, issues, jobs, revisions } from "./schema.server";
 
-enablePatches();
-type Row = typeof jobs.$inferSelect;
+/** A job as the browser gets it: what is kept, and the ids of the entries kept last, by which it knows its own. */
 export interface JobState {
   readonly id: string;
-  readonly doc: JobDoc;
-  readonly revision: number;
-  readonly canUndo: boolean;
-  readonly canRedo: boolean;
-  readonly undoLabel: string;
-  readonly redoLabel: string;
-  readonly keptAt: string;
-  readonly issues: readonly Issue[];
+  readonly confirmed: Confirmed<JobDoc, Issue>;
+  readonly entries: readonly string[];
 }
-export type EditResult =
-  | { readonly ok: true; readonly state: JobState }
-  | { readonly ok: false; readonly conflict: true; readonly state: JobState }
-  | { readonly ok: false; readonly conflict: false; readonly sentences: readonly string[] };
+/** How much of the history comes with a job, characters; what lies further back comes when it is asked for. */
+const HISTORY_SENT = 64_000;
+const ENTRIES_SENT = 200;
 
-const now = (): string => new Date().toISOString();
-const newId = (): string => randomUUID().slice(0, 8);
-
-function row(id: string): Row | undefined {
-  const r = db()
+/** A job computed on the server: what a file that is asked for is made of. Errors: JobError when it cannot be read. */
+export function readDesign(id: string): Design | undefined {
+  const r = rowOf(id);
+  return r && designOf(parsed(r).doc, issuedMarks(issuesOf(id)));
+}
+/** The row of a job on the shelf, its document not read yet. */
+export const rowOf = (id: string): Row | undefined =>
+  db()
     .select()
     .from(jobs)
     .where(and(eq(jobs.id, id), isNull(jobs.deletedAt)))
     .get();
-  return r && broughtUp(r);
+
+/** All issues of a job, the earliest first. */
+export function issuesOf(id: string): Issue[] {
+  const rows = db().select().from(issues).where(eq(issues.job, id)).orderBy(issues.at).all();
+  return rows.map((i) => i.content as Issue);
 }
-/** A row whose document is of this version. One of an earlier version is migrated where it stands; what was done to its old shape can then not be undone. */
-function broughtUp(r: Row): Row {
-  if ((r.doc as JobDoc).version === JOB_VERSION) {
-    // kinds gain parameters without a new version
-    const doc = completed(r.doc as object);
-    if (doc === r.doc) return r;
-    db().update(jobs).set({ doc }).where(eq(jobs.id, r.id)).run();
-    return { ...r, doc };
-  }
-  const change = { doc: migrate(r.doc as Record<string, unknown>), undo: [], redo: [] };
-  db().update(jobs).set(change).where(eq(jobs.id, r.id)).run();
-  return { ...r, ...change };
-}
-function issuesOf(id: string): Issue[] {
-  return db()
-    .select()
-    .from(issues)
-    .where(eq(issues.job, id))
-    .orderBy(issues.at)
-    .all()
-    .map((i) => i.content as Issue);
-}
-function labelOf(job: string, number: number | undefined): string {
-  if (number === undefined) return "";
-  return (
-    db()
-      .select({ label: revisions.label })
+/** The steps of an undo or redo list, the nearest last, as far back as the browser is told of. */
+function stepsOf(job: string, numbers: readonly number[]): Step[] {
+  const out: Step[] = [];
+  let size = 0;
+  for (const n of [...numbers].reverse()) {
+    const r = db()
+      .select()
       .from(revisions)
-      .where(and(eq(revisions.job, job), eq(revisions.number, number)))
-      .get()?.label ?? ""
-  );
+      .where(and(eq(revisions.job, job), eq(revisions.number, n)))
+      .get();
+    if (!r) break;
+    size += JSON.stringify(r.patches).length + JSON.stringify(r.inverse).length;
+    if (size > HISTORY_SENT && out.length > 0) break;
+    out.unshift({ label: r.label, forward: r.patches as Patch[], inverse: r.inverse as Patch[] });
+  }
+  return out;
 }
 function stateOf(r: Row): JobState {
+  const { doc, old } = parsed(r);
+  const [undo, redo] = old ? [[], []] : [r.undo, r.redo];
+  const past = stepsOf(r.id, undo);
+  const entries = db()
+    .select({ entry: revisions.entry })
+    .from(revisions)
+    .where(and(eq(revisions.job, r.id), isNotNull(revisions.entry)))
+    .orderBy(desc(revisions.number))
+    .limit(ENTRIES_SENT)
+    .all();
+  const list = issuesOf(r.id);
   return {
     id: r.id,
-    doc: r.doc as JobDoc,
-    revision: r.revision,
-    canUndo: r.undo.length > 0,
-    canRedo: r.redo.length > 0,
-    undoLabel: labelOf(r.id, r.undo.at(-1)),
-    redoLabel: labelOf(r.id, r.redo.at(-1)),
-    keptAt: r.changedAt,
-    issues: issuesOf(r.id),
+    confirmed: {
+      doc,
+      revision: r.revision,
+      past,
+      future: stepsOf(r.id, redo),
+      older: undo.length - past.length,
+      at: r.changedAt,
+      events: lightIssues(list),
+    },
+    entries: [...entries.map((e) => e.entry!), ...list.map((i) => i.id)],
   };
 }
 
-/** All jobs on the shelf, the last changed first. */
-export function listJobs(): { id: string; doc: JobDoc; changedAt: string; issues: readonly Issue[] }[] {
-  const rows = db().select().from(jobs).where(isNull(jobs.deletedAt)).orderBy(desc(jobs.changedAt)).all();
-  return rows
-    .map(broughtUp)
-    .map((r) => ({ id: r.id, doc: r.doc as JobDoc, changedAt: r.changedAt, issues: issuesOf(r.id) }));
-}
-/** A job as it stands; undefined when there is none of that id. */
+/** A job as it stands; undefined when there is none of that id. Errors: JobError when it cannot be read. */
 export function readJob(id: string): JobState | undefined {
-  const r = row(id);
+  const r = rowOf(id);
   return r && stateOf(r);
 }
 
-function insert(doc: JobDoc, frozen: readonly Issue[] = []): string {
+function insert(doc: JobDoc, frozen: readonly Issue[] = [], from?: string): string {
   const id = newId();
+  const row = { id, name: doc.name, doc: JSON.stringify(doc), revision: 0, undo: [], redo: [], changedAt: now() };
   db().transaction((tx) => {
-    tx.insert(jobs).values({ id, name: doc.name, doc, revision: 0, undo: [], redo: [], changedAt: now() }).run();
+    tx.insert(jobs).values(row).run();
     for (const i of frozen)
       tx.insert(issues)
         .values({ id: newId() + newId(), job: id, content: i, at: i.at })
         .run();
+    writeCard(tx, row);
   });
+  if (frozen.length > 0) writeBench(db(), id, frozen);
+  const twin = from && db().select().from(cards).where(eq(cards.job, from)).get();
+  if (twin && twin.drawn === twin.revision)
+    db().update(cards).set({ picture: twin.picture, drawn: 0, folder: twin.folder }).where(eq(cards.job, id)).run(); // prettier-ignore
   return id;
 }
 /** A new, empty job on the shelf; answers its id. */
@@ -121,34 +119,46 @@ export const createJob = (name: string): string => insert(emptyJob(name));
 
 /** A copy with its decisions and drawings but without what was printed and cut. */
 export function duplicateJob(id: string): string | undefined {
-  const r = row(id);
+  const r = rowOf(id);
   if (!r) return undefined;
-  const doc = r.doc as JobDoc;
-  return insert({ ...doc, name: `${doc.name}, copy`.slice(0, 120) });
+  const { doc } = parsed(r);
+  return insert({ ...doc, name: `${doc.name}, copy`.slice(0, 120) }, [], id);
 }
 /** Takes a job off the shelf; `restoreJob` puts it back. */
-export function deleteJob(id: string): void {
-  db().update(jobs).set({ deletedAt: now() }).where(eq(jobs.id, id)).run();
-}
-export function restoreJob(id: string): void {
-  db().update(jobs).set({ deletedAt: null }).where(eq(jobs.id, id)).run();
+export const deleteJob = (id: string): void => setDeleted(id, now());
+export const restoreJob = (id: string): void => setDeleted(id, null);
+function setDeleted(id: string, deletedAt: string | null): void {
+  db().transaction((tx) => {
+    tx.update(jobs).set({ deletedAt }).where(eq(jobs.id, id)).run();
+    tx.update(cards).set({ deletedAt }).where(eq(cards.job, id)).run();
+  });
 }
 /** Really deletes what was taken off the shelf over a month ago, and pictures nothing refers to any more. */
 export function clearDeleted(): void {
   const month = new Date(Date.now() - 31 * 864e5).toISOString();
-  for (const r of db().select().from(jobs).where(isNotNull(jobs.deletedAt)).all())
-    if (r.deletedAt! < month) db().delete(jobs).where(eq(jobs.id, r.id)).run();
-  const kept = db().select().from(jobs).all().map(broughtUp);
-  forgetUnusedPictures(new Set(kept.flatMap((k) => drawingFiles(k.doc as JobDoc).map((f) => f.hash))));
+  const off = db().select({ id: jobs.id, at: jobs.deletedAt }).from(jobs).where(isNotNull(jobs.deletedAt)).all();
+  const old = off.filter((r) => r.at! < month).map((r) => r.id);
+  if (old.length > 0) db().delete(jobs).where(inArray(jobs.id, old)).run();
+  // a hash is found in the text, so that a job that cannot be read keeps its pictures too
+  const hashes = new Set<string>();
+  for (const r of db().select({ doc: jobs.doc }).from(jobs).all())
+    for (const [hash] of r.doc.matchAll(/[0-9a-f]{64}/g)) hashes.add(hash);
+  forgetUnusedPictures(hashes);
 }
 
-/** Text of a job file with its issues and pictures. */
+/** Text of a job file with its issues and pictures; of a job that cannot be read, what is stored of it. */
 export function exportJob(id: string): { readonly name: string; readonly text: string } | undefined {
-  const s = readJob(id);
-  if (!s) return undefined;
-  const hashes = [...new Set(drawingFiles(s.doc).map((f) => f.hash))];
+  const r = rowOf(id);
+  if (!r) return undefined;
+  let doc: JobDoc;
+  try {
+    doc = parsed(r).doc;
+  } catch {
+    return { name: r.name, text: r.doc };
+  }
+  const hashes = [...new Set(drawingFiles(doc).map((f) => f.hash))];
   const files = Object.fromEntries(hashes.map((h) => [h, pictureBase64(h)]));
-  return { name: s.doc.name, text: writeJobFile({ doc: s.doc, issues: s.issues, files }) };
+  return { name: doc.name, text: writeJobFile({ doc, issues: issuesOf(id), files }) };
 }
 /** Puts a job file on the shelf under a new id. Errors: JobError, or a sentence about a picture that is not what it says. */
 export async function importJob(text: string): Promise<string> {
@@ -159,98 +169,5 @@ export async function importJob(text: string): Promise<string> {
       throw new Error(`The drawing “${f.drawing}” has no ${f.kind} in the file. Export the job again.`);
     await importFile(Buffer.from(data, "base64"), f);
   }
-  return insert(doc, frozen);
-}
-
-/** Applies patches made against revision `base`. When the job has moved on nothing is changed and the caller gets the job as it is. */
-export function editJob(id: string, base: number, label: string, patches: readonly Patch[]): EditResult {
-  return change(id, base, (r) => {
-    const doc = r.doc as JobDoc;
-    const [next, forward, inverse] = produceWithPatches(
-      doc,
-      (draft) => applyPatches(draft, patches as Patch[]) as typeof draft,
-    );
-    const checked = checkJob(next);
-    const number = r.revision + 1;
-    return { doc: checked, kind: "edit", label, forward, inverse, undo: [...r.undo, number].slice(-1000), redo: [] };
-  });
-}
-/** Takes back the last change, as a revision of its own. */
-export function undoJob(id: string, base: number): EditResult {
-  return step(id, base, "undo");
-}
-/** Does again what was last undone. */
-export function redoJob(id: string, base: number): EditResult {
-  return step(id, base, "redo");
-}
-
-function step(id: string, base: number, kind: "undo" | "redo"): EditResult {
-  return change(id, base, (r) => {
-    const number = r[kind].at(-1);
-    if (number === undefined) throw new Error(`There is nothing to ${kind}.`);
-    const rev = db()
-      .select()
-      .from(revisions)
-      .where(and(eq(revisions.job, id), eq(revisions.number, number)))
-      .get()!;
-    const [forward, inverse] = kind === "undo" ? [rev.inverse, rev.patches] : [rev.patches, rev.inverse];
-    const doc = applyPatches(r.doc as JobDoc, forward as Patch[]) as JobDoc;
-    const undo = kind === "undo" ? r.undo.slice(0, -1) : [...r.undo, number];
-    const redo = kind === "undo" ? [...r.redo, number] : r.redo.slice(0, -1);
-    return { doc, kind, label: rev.label, forward: forward as Patch[], inverse: inverse as Patch[], undo, redo };
-  });
-}
-
-interface Change {
-  readonly doc: JobDoc;
-  readonly kind: "edit" | "undo" | "redo";
-  readonly label: string;
-  readonly forward: readonly Patch[];
-  readonly inverse: readonly Patch[];
-  readonly undo: number[];
-  readonly redo: number[];
-}
-function change(id: string, base: number, make: (r: Row) => Change): EditResult {
-  try {
-    return db().transaction((tx): EditResult => {
-      const r = row(id);
-      if (!r) return { ok: false, conflict: false, sentences: ["This job is not on the shelf any more."] };
-      if (r.revision !== base) return { ok: false, conflict: true, state: stateOf(r) };
-      const c = make(r);
-      const number = base + 1;
-      const at = now();
-      tx.insert(revisions)
-        .values({ job: id, number, kind: c.kind, label: c.label, patches: c.forward, inverse: c.inverse, at })
-        .run();
-      tx.update(jobs)
-        .set({ doc: c.doc, name: c.doc.name, revision: number, undo: c.undo, redo: c.redo, changedAt: at })
-        .where(eq(jobs.id, id))
-        .run();
-      return { ok: true, state: stateOf(row(id)!) };
-    });
-  } catch (e) {
-    return { ok: false, conflict: false, sentences: [(e as Error).message] };
-  }
-}
-
-/** Keeps the structures of a later tab, whose change came too late, as variants beside what is there. */
-export function keepMine(id: string, mine: JobDoc, clock: string): EditResult {
-  const r = row(id);
-  if (!r) return { ok: false, conflict: false, sentences: ["This job is not on the shelf any more."] };
-  const [, patches] = produceWithPatches(r.doc as JobDoc, (draft) => {
-    for (const s of mine.structures) {
-      const own = s.variants.find((v) => v.id === s.chosen);
-      const there = draft.structures.find((x) => x.id === s.id);
-      if (!own) continue;
-      if (!there) draft.structures.push(s);
-      else if (JSON.stringify(there.variants.find((v) => v.id === own.id)?.params) !== JSON.stringify(own.params))
-        there.variants.push({ ...own, id: newId(), name: `${own.name}, mine of ${clock}`.slice(0, 80) });
-    }
-  });
-  return editJob(id, r.revision, "Keep mine as a variant", patches);
-}
-
-/** Adds an issue to the job's bench events. */
-export function addIssue(id: string, issue: Issue): void {
-  db().insert(issues).values({ id: issue.id, job: id, content: issue, at: issue.at }).run();
+  return insert(checkJob(doc), frozen);
 }

@@ -1,10 +1,11 @@
-import { index, integer, primaryKey, sqliteTable, text } from "drizzle-orm/sqlite-core";
+import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 
 /** A job as it stands: its document, the number of its last revision, and which revisions can be undone and redone. */
 export const jobs = sqliteTable("jobs", {
   id: text("id").primaryKey(),
   name: text("name").notNull(),
-  doc: text("doc", { mode: "json" }).notNull(),
+  /** The document as JSON: text here, so that one that is broken harms no other. */
+  doc: text("doc").notNull(),
   revision: integer("revision").notNull(),
   undo: text("undo", { mode: "json" }).$type<number[]>().notNull(),
   redo: text("redo", { mode: "json" }).$type<number[]>().notNull(),
@@ -25,8 +26,10 @@ export const revisions = sqliteTable(
     patches: text("patches", { mode: "json" }).notNull(),
     inverse: text("inverse", { mode: "json" }).notNull(),
     at: text("at").notNull(),
+    /** Id that the browser gave it, so that one that is sent twice is kept once. */
+    entry: text("entry"),
   },
-  (t) => [primaryKey({ columns: [t.job, t.number] })],
+  (t) => [primaryKey({ columns: [t.job, t.number] }), uniqueIndex("revisions_by_entry").on(t.job, t.entry)],
 );
 
 /** What happened at the bench: prints and cuts, each with what they froze. Only ever added to. */
@@ -51,4 +54,29 @@ export const pictures = sqliteTable("pictures", {
   height: integer("height").notNull(),
   bytes: integer("bytes").notNull(),
   addedAt: text("added_at").notNull(),
+});
+
+/** What the Shelf shows of a job, stored with its revisions, so that a list reads no job. */
+export const cards = sqliteTable("cards", {
+  job: text("job")
+    .primaryKey()
+    .references(() => jobs.id, { onDelete: "cascade" }),
+  name: text("name").notNull(),
+  scale: text("scale").notNull(),
+  /** What is framed, in words. */
+  what: text("what").notNull(),
+  railroad: text("railroad").notNull(),
+  /** Stages in which the design, and in which the bench has something. */
+  stages: text("stages", { mode: "json" }).$type<readonly string[]>().notNull(),
+  bench: text("bench", { mode: "json" }).$type<readonly string[]>().notNull(),
+  folder: text("folder").notNull().default(""),
+  /** Why the job cannot be read; empty when it can. */
+  fault: text("fault").notNull().default(""),
+  changedAt: text("changed_at").notNull(),
+  deletedAt: text("deleted_at"),
+  revision: integer("revision").notNull(),
+  /** The revision that the picture shows, -1 when there is none yet. */
+  drawn: integer("drawn").notNull().default(-1),
+  /** SVG path of what is framed: last, since a list never asks for it. */
+  picture: text("picture").notNull().default(""),
 });

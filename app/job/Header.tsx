@@ -7,8 +7,9 @@ import {
 import { useEffect, useState } from "react";
 import { scaleLabel } from "core/units";
 import { Link } from "react-router";
-import { clockOf, useJob } from "./JobContext";
+import { useJob } from "./JobContext";
 import { openHelp } from "./Shortcuts";
+import { clockOf } from "./useKeeping";
 
 /** Name of the job, undo and redo, scale, units, and when it was last kept. */
 export function Header({ stage }: { stage: string }) {
@@ -87,16 +88,31 @@ function flipTheme(): void {
   }
 }
 
+/** Whether what one did is kept, in the same place in the same words. */
 function Kept() {
   const { kept, keptAt } = useJob();
   const [clock, setClock] = useState("");
   useEffect(() => setClock(clockOf(new Date(keptAt))), [keptAt]);
+  const words = {
+    kept: clock ? `Kept at ${clock}` : "",
+    keeping: "Keeping …",
+    away: "Not kept yet",
+    gone: "Off the shelf",
+  }[kept];
+  const more = {
+    kept: "Everything is kept.",
+    keeping: "On its way to the server.",
+    away: "The server does not answer. What you do stays in this browser and is kept when it is back.",
+    gone: "This job was taken off the shelf. What you do stays in this browser.",
+  }[kept];
   return (
     <span
       role="status"
-      className={`w-[92px] text-right text-[15px] whitespace-nowrap ${kept === "waiting" ? "font-semibold text-fault" : "text-ink-2"}`}
+      title={more}
+      className={`w-[92px] text-right text-[15px] whitespace-nowrap ${kept === "away" || kept === "gone" ? "font-semibold text-fault" : "text-ink-2"}`}
     >
-      {kept === "kept" ? (clock ? `Kept at ${clock}` : "") : kept === "keeping" ? "Keeping …" : "Not kept yet"}
+      {words}
+      {kept === "away" && <span className="sr-only">. {more}</span>}
     </span>
   );
 }

@@ -1,11 +1,12 @@
-import { enablePatches, produceWithPatches, type Draft, type Patch } from "immer";
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { produce, type Draft } from "immer";
+import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import type { Finding } from "core/checks";
 import {
   cutStatuses,
   designOf,
   issuedMarks,
+  issueOf,
   paramProblems,
   type CutStatus,
   type Design,
@@ -13,10 +14,11 @@ import {
   type JobDoc,
   type VariantDoc,
 } from "core/job";
+import { diff, type Patch } from "core/keeping";
 import type { JobState } from "~/data/jobs.server";
 import { useFindings } from "./useFindings";
+import { newEntryId, useKeeping, type KeepingApi } from "./useKeeping";
 
-enablePatches();
 export type Recipe = (draft: Draft<JobDoc>) => void;
 
 /** A job in the hands of the person at the screen: what is decided, what follows, and how to change it. */
@@ -39,15 +41,21 @@ export interface JobApi {
   readonly canRedo: boolean;
   readonly undoLabel: string;
   readonly redoLabel: string;
-  readonly kept: "kept" | "keeping" | "waiting";
+  /** Whether all is kept, on its way, waiting for a server that is away, or for a job that was taken off the shelf. */
+  readonly kept: KeepingApi["standing"];
   readonly keptAt: string;
-  addIssue(kind: Issue["kind"], sticks?: readonly string[]): Promise<boolean>;
+  /** The revision that is kept. */
+  readonly revision: number;
+  /** Settles when all is kept; answers whether that came within a few seconds. */
+  whenKept(): Promise<boolean>;
+  /** Notes a print, a cut, or a cut taken back: it stands at once and is kept like an edit. */
+  addIssue(kind: Issue["kind"], sticks?: readonly string[]): void;
   /** The stick that is pointed at; stays from stage to stage. */
   readonly selected: string | undefined;
   select(stick: string | undefined): void;
-  /** Another tab changed the job; `mine` is what this tab could not keep. */
-  readonly conflict: { readonly mine: JobDoc } | undefined;
-  settleConflict(keepMine: boolean): Promise<void>;
+  /** Another tab changed the job, and this one has changes that were made before it knew. */
+  readonly conflict: boolean;
+  settleConflict(keepMine: boolean): void;
 }
 export const JobContext = createContext<JobApi | undefined>(undefined);
 export function useJob(): JobApi {
@@ -67,150 +75,57 @@ function problems(before: JobDoc, after: JobDoc): string[] {
   );
 }
 
-export async function post<T>(url: string, body: unknown): Promise<T> {
-  const r = await fetch(url, {
-    method: "POST",
-    headers: { "content-type": "application/json" },
-    body: JSON.stringify(body),
-  });
-  if (!r.ok && r.status >= 500) throw new Error(`The server answered ${r.status}.`);
-  return (await r.json()) as T;
-}
-type Answer = { ok: true; state: JobState } | { ok: false; conflict: boolean; state?: JobState; sentences?: string[] };
-const RETRY_MS = 2000;
-
 export function JobProvider({ initial, children }: { initial: JobState; children: ReactNode }) {
-  const [state, setState] = useState(initial);
-  const [doc, setDoc] = useState(initial.doc);
+  const keeping = useKeeping(initial);
+  const { state, act, settle, whenKept, more } = keeping;
   const [draft, setDraft] = useState<JobDoc>();
-  const [issues, setIssues] = useState(initial.issues);
   const [selected, select] = useState<string>();
-  const [kept, setKept] = useState<JobApi["kept"]>("kept");
-  const [conflict, setConflict] = useState<JobApi["conflict"]>();
-  const latest = useRef(initial.doc);
-  const revision = useRef(initial.revision);
-  const queue = useRef(Promise.resolve());
-  const waiting = useRef(0);
-  const blocked = useRef(false);
-  const url = `/jobs/${initial.id}`;
-  const channel = useRef<BroadcastChannel>(undefined);
-
-  useEffect(() => {
-    const c = new BroadcastChannel(`cardo-${initial.id}`);
-    channel.current = c;
-    c.onmessage = (m: MessageEvent<number>) => {
-      if (m.data > revision.current)
-        toast("This job was just changed in another tab.", {
-          id: "other-tab",
-          description: "Load it again to go on from there.",
-          action: { label: "Load it again", onClick: () => location.reload() },
-        });
-    };
-    return () => c.close();
-  }, [initial.id]);
-
-  const take = useCallback((s: JobState, withDoc: boolean) => {
-    revision.current = s.revision;
-    setState(s);
-    if (withDoc) {
-      latest.current = s.doc;
-      setDoc(s.doc);
-    }
-  }, []);
-
-  /** Sends one change after another; a lost connection is tried again, so that nothing typed is lost. */
-  const send = useCallback(
-    (body: (base: number) => unknown, withDoc: boolean) => {
-      waiting.current++;
-      setKept("keeping");
-      queue.current = queue.current.then(async () => {
-        while (!blocked.current) {
-          try {
-            const a = await post<Answer>(`${url}/revisions`, body(revision.current));
-            if (a.ok) {
-              take(a.state, withDoc);
-              channel.current?.postMessage(a.state.revision);
-            } else if (a.conflict && a.state) {
-              blocked.current = true;
-              setConflict({ mine: latest.current });
-            } else {
-              toast.error(a.sentences?.[0] ?? "That could not be kept.");
-              const fresh = await post<{ ok: true; state: JobState }>(`${url}/revisions`, { read: true });
-              take(fresh.state, true);
-            }
-            break;
-          } catch {
-            setKept("waiting");
-            await new Promise((r) => setTimeout(r, RETRY_MS));
-          }
-        }
-        if (--waiting.current === 0) setKept("kept");
-      });
-    },
-    [take, url],
-  );
+  const { doc, past, future } = state.head;
+  const issues = state.events;
+  const latest = useRef(state);
+  latest.current = state;
 
   const edit = useCallback(
     (label: string, recipe: Recipe): readonly string[] => {
-      const [next, patches] = produceWithPatches(latest.current, recipe);
+      const before = latest.current.head.doc;
+      const next = produce(before, recipe);
       setDraft(undefined);
-      const refused = problems(latest.current, next);
-      if (refused.length > 0 || patches.length === 0) return refused;
-      latest.current = next;
-      setDoc(next);
-      send((base) => ({ base, label, patches: patches as Patch[] }), false);
+      const refused = problems(before, next);
+      if (refused.length > 0) return refused;
+      // as they will be read again, so that the screen never differs from what is kept
+      const patches = JSON.parse(JSON.stringify(diff(before, next))) as Patch[];
+      if (patches.length > 0)
+        latest.current = act({ do: "edit", id: newEntryId(), label: label.slice(0, 200), patches });
       return [];
     },
-    [send],
+    [act],
   );
   const preview = useCallback((recipe: Recipe | undefined): readonly string[] => {
     if (!recipe) {
       setDraft(undefined);
       return [];
     }
-    const [next] = produceWithPatches(latest.current, recipe);
-    const refused = problems(latest.current, next);
+    const before = latest.current.head.doc;
+    const next = produce(before, recipe);
+    const refused = problems(before, next);
     if (refused.length === 0) setDraft(next);
     return refused;
   }, []);
-  const undo = useCallback(() => send((base) => ({ base, step: "undo" }), true), [send]);
-  const redo = useCallback(() => send((base) => ({ base, step: "redo" }), true), [send]);
-
-  const addIssue = useCallback(
-    async (kind: Issue["kind"], sticks?: readonly string[]) => {
-      await queue.current;
-      try {
-        const a = await post<{ ok: boolean; issues?: Issue[]; sentence?: string }>(`${url}/issues`, {
-          kind,
-          sticks,
-          revision: revision.current,
-        });
-        if (a.issues) setIssues(a.issues);
-        else toast.error(a.sentence ?? "That could not be kept.");
-        return a.ok;
-      } catch {
-        toast.error("The server does not answer, so this was not kept. Try again in a moment.");
-        return false;
+  const step = useCallback(
+    async (kind: "undo" | "redo") => {
+      const { head, confirmed, pending } = latest.current;
+      if (kind === "undo" && head.past.length === 0 && confirmed.older > 0 && pending.length === 0) {
+        await more();
       }
+      const label = (kind === "undo" ? latest.current.head.past : latest.current.head.future).at(-1)?.label;
+      if (label === undefined) return;
+      latest.current = act({ do: kind, id: newEntryId() });
+      toast(`${kind === "undo" ? "Undone" : "Done again"}: ${label}`, { id: "undo", duration: 4000 });
     },
-    [url],
+    [act, more],
   );
-  const settleConflict = useCallback(
-    async (keepMine: boolean) => {
-      const a = await post<Answer>(
-        `${url}/revisions`,
-        keepMine ? { keepMine: conflict?.mine, clock: clockOf(new Date()) } : { read: true },
-      );
-      if (a.ok) {
-        blocked.current = false;
-        setConflict(undefined);
-        take(a.state, true);
-        setKept("kept");
-        if (keepMine) toast("Yours is kept as a variant; choose it under Framing.");
-      } else toast.error(a.sentences?.[0] ?? "That could not be kept.");
-    },
-    [conflict, take, url],
-  );
+  const undo = useCallback(() => void step("undo"), [step]);
+  const redo = useCallback(() => void step("redo"), [step]);
 
   const shown = draft ?? doc;
   const marks = useMemo(() => issuedMarks(issues), [issues]);
@@ -218,6 +133,14 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const settled = useMemo(() => (shown === doc ? design : designOf(doc, marks)), [shown, doc, design, marks]);
   const { findings: found, checking } = useFindings(doc, settled, marks);
   const statuses = useMemo(() => cutStatuses(settled, issues), [settled, issues]);
+  const addIssue = useCallback(
+    (kind: Issue["kind"], sticks?: readonly string[]) => {
+      const event = issueOf(settled, kind, newEntryId(), new Date().toISOString(), sticks);
+      act({ do: "event", id: event.id, event });
+    },
+    [act, settled],
+  );
+  const { theirs } = state;
   const api: JobApi = {
     id: initial.id,
     doc: shown,
@@ -230,21 +153,19 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     preview,
     undo,
     redo,
-    canUndo: state.canUndo || kept !== "kept",
-    canRedo: state.canRedo,
-    undoLabel: state.undoLabel,
-    redoLabel: state.redoLabel,
-    kept,
-    keptAt: state.keptAt,
+    canUndo: past.length > 0 || (state.confirmed.older > 0 && state.pending.length === 0),
+    canRedo: future.length > 0,
+    undoLabel: past.at(-1)?.label ?? "",
+    redoLabel: future.at(-1)?.label ?? "",
+    kept: keeping.standing,
+    keptAt: state.confirmed.at,
+    revision: state.confirmed.revision,
+    whenKept,
     addIssue,
     selected,
     select,
-    conflict,
-    settleConflict,
+    conflict: theirs !== undefined,
+    settleConflict: settle,
   };
   return <JobContext.Provider value={api}>{children}</JobContext.Provider>;
 }
-
-/** "20:14". */
-export const clockOf = (d: Date): string =>
-  `${String(d.getHours()).padStart(2, "0")}:${String(d.getMinutes()).padStart(2, "0")}`;

@@ -1,6 +1,6 @@
-import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from "@headlessui/react";
 import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
+import { Modal } from "~/ui/Modal";
 import { STAGES } from "~/ui/StageLine";
 import { useJob } from "./JobContext";
 
@@ -113,35 +113,6 @@ export function Shortcuts() {
         <Finder done={() => setFind(false)} />
       </Modal>
     </>
-  );
-}
-
-export function Modal({
-  open,
-  onClose,
-  title,
-  children,
-}: {
-  open: boolean;
-  onClose: () => void;
-  title: string;
-  children: React.ReactNode;
-}) {
-  return (
-    <Dialog open={open} onClose={onClose} className="relative z-50">
-      <DialogBackdrop className="fixed inset-0 bg-ink/30" />
-      <div className="fixed inset-0 grid place-items-center p-6">
-        <DialogPanel className="max-h-full w-full max-w-lg overflow-auto border border-edge bg-film p-6">
-          <DialogTitle className="head text-2xl">{title}</DialogTitle>
-          {children}
-          <div className="mt-4 text-right">
-            <button className="btn" onClick={onClose}>
-              Close
-            </button>
-          </div>
-        </DialogPanel>
-      </div>
-    </Dialog>
   );
 }
 

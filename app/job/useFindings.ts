@@ -3,14 +3,14 @@ import { useEffect, useMemo, useState } from "react";
 import { findings as findingsOf, type Finding } from "core/checks";
 import type { IssuedMark } from "core/frame";
 import type { Design, JobDoc } from "core/job";
-import type { Checker } from "~/workers/findings.worker";
+import type { Framer } from "~/workers/frame.worker";
 
 /** More sticks than this are checked off the main thread: all pairs of thousands take seconds. */
 const AT_ONCE = 1200;
-let checker: Remote<Checker> | undefined;
-export function startChecker(): Remote<Checker> {
-  checker ??= wrap<Checker>(new Worker(new URL("../workers/findings.worker.ts", import.meta.url), { type: "module" }));
-  return checker;
+let framer: Remote<Framer> | undefined;
+export function startFramer(): Remote<Framer> {
+  framer ??= wrap<Framer>(new Worker(new URL("../workers/frame.worker.ts", import.meta.url), { type: "module" }));
+  return framer;
 }
 
 /** The findings of a design: at once for small ones, else from a worker, and until they come the ones before. */
@@ -27,7 +27,7 @@ export function useFindings(
     let waiting = true;
     // a pause, so that a run of edits is checked once
     const t = setTimeout(() => {
-      void startChecker()
+      void startFramer()
         .findings(doc, issued)
         .then((found) => waiting && setLate({ doc, found }));
     }, 400);

@@ -1,5 +1,5 @@
 import { NavLink, useParams } from "react-router";
-import { useOptionalProgress } from "~/job/progress";
+import { useOptionalProgress } from "~/job/useProgress";
 
 export const STAGES = [
   { id: "shelf", name: "Shelf" },

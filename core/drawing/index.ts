@@ -9,3 +9,4 @@ export * from "./dxf";
 export * from "./pages";
 export * from "./pdf";
 export * from "./elevation";
+export * from "./thumbnail";

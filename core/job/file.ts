@@ -1,6 +1,8 @@
 import type { JobDoc } from "./document";
-import { JobError, readJobText } from "./read";
+import { JobError } from "./error";
+import { readJobText } from "./read";
 import type { Issue } from "./issue";
+import { checkIssue } from "./issueDoc";
 
 /** A job as it travels: the document, its issues, and its pictures as base64 by their SHA-256. */
 export interface JobFile {
@@ -18,17 +20,8 @@ export function writeJobFile(f: JobFile): string {
 export function readJobFile(text: string): JobFile {
   const { doc, rest } = readJobText(text);
   const { issues = [], files = {} } = rest as { issues?: unknown; files?: unknown };
-  if (
-    !Array.isArray(issues) ||
-    issues.some(
-      (i) =>
-        typeof i?.id !== "string" ||
-        typeof i?.hash !== "string" ||
-        !Array.isArray(i?.pieces) ||
-        !Array.isArray(i?.sticks),
-    )
-  )
-    throw new JobError(["At issues: each needs an id, a hash, its pieces and its sticks."]);
+  if (!Array.isArray(issues)) throw new JobError(["At issues: they should be a list."]);
+  issues.forEach((i, n) => checkIssue(i, `issues[${n}]`));
   if (
     typeof files !== "object" ||
     files === null ||

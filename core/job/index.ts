@@ -5,10 +5,14 @@
 export * from "./document";
 export * from "./drawings";
 export { completed, migrate } from "./migrations";
+export * from "./error";
 export * from "./read";
 export * from "./create";
 export * from "./design";
 export * from "./issue";
+export * from "./issueDoc";
+export * from "./progress";
 export * from "./file";
 export * from "./cutList";
 export * from "./report";
+export * from "./picture";

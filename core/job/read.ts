@@ -5,15 +5,8 @@ import { KINDS, kindOf, type Params } from "../structures";
 import { MEASURES, type MeasureKind } from "../prototype";
 import { SCALES } from "../units";
 import { JOB_FORMAT, JOB_VERSION, JobDoc, type DrawingDoc, OverrideDoc, StickDoc, StockChoiceDoc } from "./document";
+import { JobError } from "./error";
 import { migrate } from "./migrations";
-
-/** Problems with something that came from outside: one sentence each, the first is the one to show. */
-export class JobError extends Error {
-  constructor(readonly sentences: readonly string[]) {
-    super(sentences[0]);
-    this.name = "JobError";
-  }
-}
 
 const STRICT = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true } as const;
 

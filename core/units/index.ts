@@ -6,3 +6,4 @@ export * from "./brands";
 export * from "./scale";
 export * from "./parseLength";
 export * from "./printLength";
+export * from "./plain";

@@ -1,5 +1,6 @@
 import { shortHash, whereWords } from "core/job";
-import { clockOf, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
+import { clockOf } from "~/job/useKeeping";
 import { Next } from "~/ui/Next";
 
 const WORD = { print: "Jigs printed", cut: "Cut", uncut: "Taken back: not cut" } as const;

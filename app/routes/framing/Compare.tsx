@@ -4,7 +4,7 @@ import { boundsOfShown, elevation, VIEWS, type Shown } from "core/drawing";
 import { designVariant, type StructureDoc } from "core/job";
 import { kindOf } from "core/structures";
 import { printNumber } from "core/units";
-import { startChecker } from "~/job/useFindings";
+import { startFramer } from "~/job/useFindings";
 import { useJob } from "~/job/JobContext";
 import { TextField } from "~/ui/Fields";
 
@@ -25,7 +25,7 @@ export function Compare({ structure: s, close }: { structure: StructureDoc; clos
   useEffect(() => {
     let waiting = true;
     setFigures(undefined);
-    void startChecker()
+    void startFramer()
       .compare(job.doc, s.id)
       .then((c) => waiting && setFigures(c));
     return () => {

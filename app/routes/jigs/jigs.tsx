@@ -1,9 +1,11 @@
 import { useMemo, useState } from "react";
+import { toast } from "sonner";
 import { pageSvg, PAPERS, type Page, type PaperId, type PagePlan } from "core/drawing";
 import { jigSheets, pagesOf } from "core/jigs";
 import { designHash, shortHash } from "core/job";
 import { Board } from "~/board/Board";
-import { clockOf, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
+import { clockOf } from "~/job/useKeeping";
 import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
 import { SidePanel } from "~/ui/SidePanel";
@@ -34,7 +36,9 @@ export default function Jigs() {
   const prints = [...job.issues].filter((i) => i.kind === "print").reverse();
   const shown = plan.pages[Math.min(page, plan.pages.length - 1)]!;
   const print = async (): Promise<void> => {
-    if (!(await job.addIssue("print"))) return;
+    job.addIssue("print");
+    if (!(await job.whenKept()))
+      return void toast.error("The server does not answer, so no sheet can be made. The print is noted; try again in a moment."); // prettier-ignore
     window.location.assign(`/jobs/${job.id}/sheets/jigs.pdf?paper=${paper}&date=${today}`);
   };
   return (

@@ -2,8 +2,7 @@ import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { PAPERS, type PaperId } from "core/drawing";
 import { jigDxf, jigPdf, jigSheets, jigSvg } from "core/jigs";
-import { designOf, issuedMarks } from "core/job";
-import { readJob } from "~/data/jobs.server";
+import { readDesign } from "~/data/jobs.server";
 import type { Route } from "./+types/sheet";
 
 const find = createRequire(`${process.cwd()}/`);
@@ -12,16 +11,16 @@ const TYPES: Record<string, string> = { pdf: "application/pdf", svg: "image/svg+
 
 /** A sheet as a file: jigs.pdf holds them all, NAME.svg and NAME.dxf one each. */
 export async function loader({ params, request }: Route.LoaderArgs) {
-  const state = readJob(params.job);
+  const design = readDesign(params.job);
   const [, name = "", ending = ""] = /^(.*)\.([a-z]+)$/.exec(params.file) ?? [];
   const gone = (what: string) => new Response(what, { status: 404 });
-  if (!state || !TYPES[ending]) return gone("There is no such sheet.");
+  if (!design || !TYPES[ending]) return gone("There is no such sheet.");
   const query = new URL(request.url).searchParams;
   const asked = query.get("date") ?? "";
   const date = /^\d{4}-\d\d-\d\d$/.test(asked) ? asked : new Date().toISOString().slice(0, 10);
   const paper = (query.get("paper") ?? "A4") as PaperId;
   if (!(paper in PAPERS)) return gone(`Paper “${paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
-  const sheets = jigSheets(designOf(state.doc, issuedMarks(state.issues)), date);
+  const sheets = jigSheets(design, date);
   if (sheets.length === 0) return gone("Nothing is framed yet, so there is no jig.");
   const send = (body: string | Uint8Array, file: string) =>
     new Response(typeof body === "string" ? body : new Uint8Array(body), {
@@ -38,7 +37,7 @@ export async function loader({ params, request }: Route.LoaderArgs) {
       text: font("@fontsource/source-sans-3/files/source-sans-3-latin-400-normal.woff"),
     };
     return send(
-      await jigPdf(sheets, paper, `${state.doc.name}: jigs`, new Date(`${date}T00:00:00Z`), fonts),
+      await jigPdf(sheets, paper, `${design.doc.name}: jigs`, new Date(`${date}T00:00:00Z`), fonts),
       `${sheets[0]!.fileName}-${paper}`,
     );
   }

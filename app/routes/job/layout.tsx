@@ -1,16 +1,25 @@
-import { Outlet, useLocation } from "react-router";
-import { JobProvider } from "~/job/JobContext";
+import { data, isRouteErrorResponse, Outlet, useLocation, useParams } from "react-router";
+import { JobError } from "core/job/error";
 import { ConflictDialog } from "~/job/ConflictDialog";
 import { Header } from "~/job/Header";
+import { JobProvider } from "~/job/JobContext";
 import { Shortcuts } from "~/job/Shortcuts";
+import { useCardPicture } from "~/job/useCardPicture";
 import { StageLine } from "~/ui/StageLine";
+import { useInBrowser } from "~/ui/useInBrowser";
 import { readJob } from "~/data/jobs.server";
+import { drawnRevision } from "~/data/shelf.server";
 import type { Route } from "./+types/layout";
 
 export function loader({ params }: Route.LoaderArgs) {
-  const job = readJob(params.job);
-  if (!job) throw new Response("This job is not on the shelf any more.", { status: 404 });
-  return { job };
+  try {
+    const job = readJob(params.job);
+    if (job) return { job, drawn: drawnRevision(params.job) };
+  } catch (e) {
+    if (e instanceof JobError) throw data(e.message, { status: 422 });
+    throw e;
+  }
+  throw data("This job is not on the shelf any more.", { status: 404 });
 }
 /** The screen holds the job from here on; every change goes through its own queue. */
 export const shouldRevalidate = ({
@@ -20,23 +29,85 @@ export const shouldRevalidate = ({
   currentParams: { job?: string };
   nextParams: { job?: string };
 }): boolean => currentParams.job !== nextParams.job;
-export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: `${loaderData?.job.doc.name ?? "Job"} · Cardo` }];
 
 export default function JobLayout({ loaderData }: Route.ComponentProps) {
-  const stage = useLocation().pathname.split("/")[3] ?? "";
+  const { job, drawn } = loaderData;
+  // frames are made in the browser alone: the page comes with the last picture of the job
+  if (!useInBrowser()) return <Before name={job.confirmed.doc.name} picture={drawn >= 0 ? `/jobs/${job.id}/card.svg?revision=${drawn}` : undefined} />; // prettier-ignore
   return (
-    <JobProvider key={loaderData.job.id} initial={loaderData.job}>
+    <JobProvider key={job.id} initial={job}>
+      <Stage drawn={drawn} />
+    </JobProvider>
+  );
+}
+
+function Stage({ drawn }: { drawn: number }) {
+  const stage = useLocation().pathname.split("/")[3] ?? "";
+  useCardPicture(drawn);
+  return (
+    <>
       <div className="flex h-screen min-h-[600px] overflow-hidden">
         <StageLine />
         <div className="flex min-w-0 flex-1 flex-col">
           <Header stage={stage} />
-          <div className="min-h-0 flex-1">
+          <main id="main" tabIndex={-1} className="min-h-0 flex-1 focus:outline-none">
             <Outlet />
-          </div>
+          </main>
         </div>
       </div>
       <ConflictDialog />
       <Shortcuts />
-    </JobProvider>
+    </>
+  );
+}
+
+/** The page before its script is there: which job it is, and how it looked last. */
+function Before({ name, picture }: { name: string; picture: string | undefined }) {
+  return (
+    <div className="flex h-screen min-h-[600px] overflow-hidden">
+      <StageLine />
+      <div className="flex min-w-0 flex-1 flex-col">
+        <header className="flex h-[52px] shrink-0 items-center border-b border-hair px-5">
+          <h1 className="head truncate text-[25px] leading-none">{name}</h1>
+        </header>
+        <main id="main" aria-busy className="grid min-h-0 flex-1 place-items-center">
+          {picture ? (
+            <img src={picture} alt="" className="max-h-full max-w-full object-contain opacity-60" width={760} />
+          ) : (
+            <p className="text-ink-2">Setting it up …</p>
+          )}
+        </main>
+      </div>
+    </div>
+  );
+}
+
+/** A job that cannot be shown: why, and what can still be done with it. */
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  const { job } = useParams();
+  if (!isRouteErrorResponse(error) || error.status !== 422) throw error;
+  return (
+    <div className="flex h-screen overflow-hidden">
+      <StageLine />
+      <main id="main" className="max-w-xl p-10">
+        <h1 className="head text-3xl">This job cannot be read</h1>
+        <p className="my-4">{String(error.data)}</p>
+        <p className="my-4">
+          Export it to keep what is stored of it, or delete it; a deleted job can be put back for a month. All other
+          jobs on the Shelf are as they were.
+        </p>
+        <form method="post" action="/?index" className="flex gap-3">
+          <a className="act" href={`/jobs/${job}/file`} download>
+            Export what is stored
+          </a>
+          <input type="hidden" name="do" value="delete" />
+          <input type="hidden" name="job" value={job} />
+          <button className="btn">Delete the job</button>
+          <a className="btn" href="/">
+            To the Shelf
+          </a>
+        </form>
+      </main>
+    </div>
   );
 }

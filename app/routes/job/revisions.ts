@@ -1,34 +1,20 @@
-import type { Patch } from "immer";
-import type { JobDoc } from "core/job";
-import { editJob, keepMine, readJob, redoJob, undoJob } from "~/data/jobs.server";
+import { readEntry, RequestError } from "core/keeping";
+import { keepEntry, type Kept } from "~/data/keep.server";
 import type { Route } from "./+types/revisions";
 
-interface Body {
-  base?: unknown;
-  label?: unknown;
-  patches?: unknown;
-  step?: unknown;
-  read?: unknown;
-  keepMine?: unknown;
-  clock?: unknown;
-}
-/** Every change of a design comes through here: patches, undo, redo, or keeping a late tab's structures as variants. */
+const STATUS = { conflict: 409, refused: 422, gone: 410 } as const;
+
+/** Everything that is to be kept of a job comes through here, one entry at a time. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const refuse = (sentence: string) =>
-    Response.json({ ok: false, conflict: false, sentences: [sentence] }, { status: 400 });
-  const body = (await request.json().catch(() => undefined)) as Body | undefined;
-  if (!body) return refuse("The change could not be read.");
-  if (body.read) {
-    const state = readJob(params.job);
-    return state ? Response.json({ ok: true, state }) : refuse("This job is not on the shelf any more.");
+  const answer = (k: Kept): Response => Response.json(k, { status: k.ok ? 200 : STATUS[k.why] });
+  const refuse = (sentence: string): Response =>
+    Response.json({ ok: false, why: "refused", sentences: [sentence] } satisfies Kept, { status: 400 });
+  const raw: unknown = await request.json().catch(() => undefined);
+  if (raw === undefined) return refuse("The change could not be read: it is no JSON.");
+  try {
+    return answer(keepEntry(params.job, readEntry(raw)));
+  } catch (e) {
+    if (e instanceof RequestError) return refuse(e.message);
+    throw e;
   }
-  if (body.keepMine) {
-    const clock = typeof body.clock === "string" ? body.clock.slice(0, 5) : "";
-    return Response.json(keepMine(params.job, body.keepMine as JobDoc, clock));
-  }
-  if (typeof body.base !== "number") return refuse("The change does not say which revision it was made on.");
-  if (body.step === "undo") return Response.json(undoJob(params.job, body.base));
-  if (body.step === "redo") return Response.json(redoJob(params.job, body.base));
-  if (!Array.isArray(body.patches) || typeof body.label !== "string") return refuse("The change could not be read.");
-  return Response.json(editJob(params.job, body.base, body.label.slice(0, 200), body.patches as Patch[]));
 }

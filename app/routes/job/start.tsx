@@ -1,9 +1,9 @@
 import { redirect } from "react-router";
-import { readJob } from "~/data/jobs.server";
+import { listStages } from "~/data/shelf.server";
 import type { Route } from "./+types/start";
 
 /** A job opens where there is something to see: its framing, or its brief when it is empty. */
 export function loader({ params }: Route.LoaderArgs) {
-  const job = readJob(params.job);
-  return redirect(`/jobs/${params.job}/${job && job.doc.structures.length > 0 ? "framing" : "brief"}`);
+  const framed = listStages(params.job)?.includes("framing");
+  return redirect(`/jobs/${params.job}/${framed ? "framing" : "brief"}`);
 }

@@ -1,48 +1,29 @@
-import { EllipsisHorizontalIcon } from "@heroicons/react/24/outline";
-import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
 import { useEffect, useRef } from "react";
-import { Form, Link, redirect, useFetcher } from "react-router";
+import { Form, Link, redirect, useFetcher, useNavigation, useSearchParams, useSubmit } from "react-router";
 import { toast } from "sonner";
-import { designOf, issuedMarks } from "core/job";
-import { elevation, VIEWS } from "core/drawing";
-import { scaleLabel, scaleOf } from "core/units";
-import {
-  clearDeleted,
-  createJob,
-  deleteJob,
-  duplicateJob,
-  editJob,
-  importJob,
-  listJobs,
-  readJob,
-  restoreJob,
-} from "~/data/jobs.server";
-import { progressOf } from "~/job/progress";
+import { clearDeleted, createJob, deleteJob, duplicateJob, importJob, restoreJob, rowOf } from "~/data/jobs.server";
+import { keepEntry } from "~/data/keep.server";
+import { listCards, moveToFolder } from "~/data/shelf.server";
 import { StageLine } from "~/ui/StageLine";
 import type { Route } from "./+types/shelf";
+import { Card } from "./Card";
+import { findCards, foldersOf, PAGE, readQuery, SORTS } from "./findCards";
+import { useMissingPictures } from "./useMissingPictures";
 
 export const meta: Route.MetaFunction = () => [{ title: "Shelf · Cardo" }];
 /** The most that a job file may weigh: its pictures come as text. */
 const MAX_JOB_MB = 200;
 
-export function loader() {
-  clearDeleted();
+export function loader({ request }: Route.LoaderArgs) {
+  const query = readQuery(new URL(request.url).searchParams);
+  const all = listCards();
+  const found = findCards(all, query);
   return {
-    jobs: listJobs().map(({ id, doc, changedAt, issues }) => {
-      const design = designOf(doc, issuedMarks(issues));
-      const first = design.structures.find((s) => !s.fault);
-      const outlines = first ? elevation(first.resolved.sticks, VIEWS[first.kind.home]).flatMap((s) => s.outlines) : [];
-      return {
-        id,
-        name: doc.name,
-        railroad: doc.brief.railroad,
-        scale: scaleLabel(scaleOf(doc.brief.scale.id, doc.brief.scale.ratio)),
-        what: first ? first.kind.describe(first.variant.params) : "nothing framed yet",
-        changedAt,
-        outlines: outlines.map((o) => o.map((p) => [Number(p[0].toFixed(2)), Number(p[1].toFixed(2))])),
-        stages: progressOf(doc, issues).size,
-      };
-    }),
+    query,
+    count: all.length,
+    found: found.length,
+    folders: foldersOf(all),
+    jobs: found.slice(0, query.show),
   };
 }
 
@@ -56,17 +37,23 @@ export async function action({ request }: Route.ActionArgs) {
     case "new":
       return redirect(`/jobs/${createJob(name || "New job")}/brief`);
     case "rename": {
-      const job = readJob(id);
+      const job = rowOf(id);
       if (!name) return { sentence: "A job needs a name." };
-      if (job) editJob(id, job.revision, "Rename the job", [{ op: "replace", path: ["name"], value: name }]);
-      return { done: "renamed" };
+      if (!job) return { sentence: "This job is not on the shelf any more." };
+      const entry = crypto.randomUUID();
+      const patches = [{ op: "set", path: ["name"], value: name }] as const;
+      const kept = keepEntry(id, { kind: "edit", id: entry, base: job.revision, label: "Rename the job", patches });
+      return kept.ok ? { done: "renamed" } : { sentence: "The job could not be renamed; open it to see why." };
     }
+    case "folder":
+      moveToFolder(id, String(form.get("folder") ?? ""));
+      return { done: "moved" };
     case "duplicate":
-      duplicateJob(id);
-      return { done: "duplicated" };
+      return duplicateJob(id) ? { done: "duplicated" } : { sentence: "This job is not on the shelf any more." };
     case "delete":
       deleteJob(id);
-      return { done: "deleted", job: id, name: readName(form) };
+      clearDeleted();
+      return { done: "deleted", job: id, name: name || "The job" };
     case "restore":
       restoreJob(id);
       return { done: "restored" };
@@ -88,14 +75,15 @@ export async function action({ request }: Route.ActionArgs) {
       return { sentence: "Nothing was asked for." };
   }
 }
-const readName = (form: FormData): string => String(form.get("name") ?? "The job");
 
 export default function Shelf({ loaderData, actionData }: Route.ComponentProps) {
+  const { jobs, query, found, count, folders } = loaderData;
   const importing = useFetcher<typeof action>();
   const acting = useFetcher<typeof action>();
   const file = useRef<HTMLInputElement>(null);
   const deleted = acting.data && "done" in acting.data && acting.data.done === "deleted" ? acting.data : undefined;
   const submit = acting.submit;
+  useMissingPictures(jobs);
   useEffect(() => {
     if (deleted?.job)
       toast(`“${deleted.name}” was taken off the shelf.`, {
@@ -106,16 +94,13 @@ export default function Shelf({ loaderData, actionData }: Route.ComponentProps) 
         },
       });
   }, [deleted, submit]);
-  const sentence =
-    importing.data && "sentence" in importing.data
-      ? importing.data.sentence
-      : actionData && "sentence" in actionData
-        ? actionData.sentence
-        : undefined;
+  const sentence = [importing.data, acting.data, actionData]
+    .map((d) => (d && "sentence" in d ? d.sentence : undefined))
+    .find((s) => s !== undefined);
   return (
     <div className="flex h-screen overflow-hidden">
       <StageLine />
-      <main className="min-w-0 flex-1 overflow-auto px-8 py-5">
+      <main id="main" className="min-w-0 flex-1 overflow-auto px-8 py-5">
         <div className="flex flex-wrap items-center gap-3">
           <h1 className="head mr-auto text-[29px]">Shelf</h1>
           <Form method="post" className="flex gap-2">
@@ -153,14 +138,26 @@ export default function Shelf({ loaderData, actionData }: Route.ComponentProps) 
             {sentence}
           </p>
         )}
-        <ul className="mt-6 grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-6">
-          {loaderData.jobs.map((j) => (
-            <Card key={j.id} job={j} act={(data) => void acting.submit(data, { method: "post", action: "/?index" })} />
+        {count > 0 && <FindBar folders={folders} />}
+        <p role="status" className="mt-3 text-[15px] text-ink-2">
+          {found === count
+            ? `${count} ${count === 1 ? "job" : "jobs"}`
+            : found === 0
+              ? `No job has “${query.q}” on its card${query.folder ? ` in the folder “${query.folder}”` : ""}. Look for part of a name, a scale, a railroad or what is framed.`
+              : `${found} of ${count} jobs`}
+        </p>
+        <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(270px,1fr))] gap-6">
+          {jobs.map((j) => (
+            <Card
+              key={j.id}
+              job={j}
+              folders={folders.map(([name]) => name)}
+              act={(data) => void acting.submit(data, { method: "post", action: "/?index" })}
+            />
           ))}
         </ul>
-        {loaderData.jobs.length === 0 && (
-          <p className="text-lg">The shelf is empty. Name a new job above, or import a job file.</p>
-        )}
+        {found > jobs.length && <More query={query} />}
+        {count === 0 && <p className="text-lg">The shelf is empty. Name a new job above, or import a job file.</p>}
         <p className="mt-10 max-w-3xl border-t border-hair pt-3 text-[15px] text-ink-2">
           Cardo is for models. A real building or bridge follows local codes and a licensed engineer. Sharp blades: cut
           away from the hand, several light passes; wear eye protection at saws and when sticks snap.
@@ -170,90 +167,67 @@ export default function Shelf({ loaderData, actionData }: Route.ComponentProps) 
   );
 }
 
-type JobCard = Route.ComponentProps["loaderData"]["jobs"][number];
-
-function Card({ job, act: ask }: { job: JobCard; act: (data: Record<string, string>) => void }) {
-  const act = (what: string, extra: Record<string, string> = {}): void => ask({ do: what, job: job.id, ...extra });
-  const rename = (): void => {
-    const name = window.prompt("Name of the job", job.name)?.trim();
-    if (name) act("rename", { name });
+/** Words to find, the order, the folder: they stand in the address, so that a look back finds the same. */
+function FindBar({ folders }: { folders: readonly (readonly [string, number])[] }) {
+  const [params] = useSearchParams();
+  const submit = useSubmit();
+  const wait = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const ask = (form: HTMLFormElement): void => {
+    clearTimeout(wait.current);
+    wait.current = setTimeout(() => void submit(form, { replace: true, preventScrollReset: true }), 150);
   };
-  const item = "block w-full px-3 py-1.5 text-left text-[16px] data-focus:bg-shade";
   return (
-    <li className="border border-hair">
-      <Link
-        to={`/jobs/${job.id}`}
-        aria-label={`Open ${job.name}`}
-        className="block h-[190px] bg-shade p-3 hover:bg-film"
-      >
-        <Thumb outlines={job.outlines} />
-      </Link>
-      <div className="flex items-start gap-2 border-t border-hair px-3 py-2">
-        <div className="min-w-0 flex-1">
-          <Link to={`/jobs/${job.id}`} className="head block truncate text-[20px] leading-tight hover:text-vermilion">
-            {job.name}
-          </Link>
-          <p className="text-[15px] text-ink-2">
-            {job.scale} · {job.what}
-          </p>
-          <p className="mt-1 flex items-center gap-1" aria-label={`${job.stages} of 7 stages have something`}>
-            {Array.from({ length: 7 }, (_, i) => (
-              <span key={i} className={`size-2.5 rounded-full border border-ink ${i < job.stages ? "bg-ink" : ""}`} />
+    <Form role="search" className="mt-4 flex flex-wrap items-end gap-3" onChange={(e) => ask(e.currentTarget)}>
+      <label className="text-[15px]">
+        Find
+        <input
+          name="q"
+          type="search"
+          className="field mt-0.5 block !w-64"
+          defaultValue={params.get("q") ?? ""}
+          placeholder="Name, scale, railroad, 8x16 …"
+        />
+      </label>
+      <label className="text-[15px]">
+        Order
+        <select name="sort" className="field mt-0.5 block !w-40" defaultValue={params.get("sort") ?? "changed"}>
+          {Object.entries(SORTS).map(([id, name]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {folders.length > 0 && (
+        <label className="text-[15px]">
+          Folder
+          <select name="folder" className="field mt-0.5 block !w-52" defaultValue={params.get("folder") ?? ""}>
+            <option value="">All jobs</option>
+            {folders.map(([name, n]) => (
+              <option key={name} value={name}>
+                {name} ({n})
+              </option>
             ))}
-            <span className="ml-2 text-[14px] text-ink-2">{job.changedAt.slice(0, 10)}</span>
-          </p>
-        </div>
-        <Menu>
-          <MenuButton className="grid size-9 place-items-center hover:bg-shade" aria-label={`More for ${job.name}`}>
-            <EllipsisHorizontalIcon className="size-6" />
-          </MenuButton>
-          <MenuItems anchor="bottom end" className="z-40 w-52 border border-edge bg-film py-1 focus:outline-none">
-            <MenuItem>
-              <button className={item} onClick={rename}>
-                Rename
-              </button>
-            </MenuItem>
-            <MenuItem>
-              <button className={item} onClick={() => act("duplicate")}>
-                Duplicate
-              </button>
-            </MenuItem>
-            <MenuItem>
-              <a className={item} href={`/jobs/${job.id}/file`} download>
-                Export the job file
-              </a>
-            </MenuItem>
-            <MenuItem>
-              <button className={`${item} text-fault`} onClick={() => act("delete", { name: job.name })}>
-                Delete
-              </button>
-            </MenuItem>
-          </MenuItems>
-        </Menu>
-      </div>
-    </li>
+          </select>
+        </label>
+      )}
+      <noscript>
+        <button className="btn">Find</button>
+      </noscript>
+    </Form>
   );
 }
 
-/** The structure's own drawing, small. */
-function Thumb({ outlines }: { outlines: number[][][] }) {
-  const pts = outlines.flat();
-  if (pts.length === 0) return <div className="grid h-full place-items-center text-ink-2">Nothing is framed yet</div>;
-  const [x0, x1] = [Math.min(...pts.map((p) => p[0]!)), Math.max(...pts.map((p) => p[0]!))];
-  const [y0, y1] = [Math.min(...pts.map((p) => p[1]!)), Math.max(...pts.map((p) => p[1]!))];
+function More({ query }: { query: { readonly show: number } }) {
+  const [params] = useSearchParams();
+  const busy = useNavigation().state !== "idle";
+  const next = new URLSearchParams(params);
+  next.set("show", String(query.show + PAGE));
   return (
-    <svg viewBox={`${x0} ${-y1} ${x1 - x0} ${y1 - y0}`} className="h-full w-full overflow-visible" aria-hidden>
-      {outlines.map((o, i) => (
-        <polygon
-          key={i}
-          points={o.map((p) => `${p[0]},${-p[1]!}`).join(" ")}
-          fill="var(--timber)"
-          stroke="var(--ink)"
-          strokeWidth={1}
-          vectorEffect="non-scaling-stroke"
-          strokeLinejoin="round"
-        />
-      ))}
-    </svg>
+    <p className="mt-6">
+      <Link className="btn" to={`?${next}`} preventScrollReset replace>
+        {busy ? "Fetching more …" : "Show more"}
+      </Link>
+    </p>
   );
 }
