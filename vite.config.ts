@@ -1,21 +1,21 @@
 import { reactRouter } from "@react-router/dev/vite";
 import tailwindcss from "@tailwindcss/vite";
+import { fileURLToPath } from "node:url";
 import { defineConfig } from "vite";
 import tsconfigPaths from "vite-tsconfig-paths";
 
+/** Leaner builds of the same packages: the whole of each would come into the first screen. */
+const alias = [
+  { find: /^ml-matrix$/, replacement: fileURLToPath(new URL("node_modules/ml-matrix/src/index.js", import.meta.url)) },
+  { find: /^reflect-metadata$/, replacement: "reflect-metadata/lite" },
+];
+
 export default defineConfig({
+  resolve: { alias },
   plugins: [tailwindcss(), reactRouter(), tsconfigPaths()],
   worker: { format: "es", plugins: () => [tsconfigPaths()] },
   optimizeDeps: {
     exclude: ["highs", "better-sqlite3", "drizzle-orm"],
-    include: [
-      "reflect-metadata",
-      "class-validator",
-      "class-transformer",
-      "immer",
-      "comlink",
-      "react-apexcharts",
-      "apexcharts",
-    ],
+    include: ["reflect-metadata/lite", "class-validator", "class-transformer", "immer", "comlink", "apexcharts"],
   },
 });

@@ -5,6 +5,7 @@ export default defineConfig({
   plugins: [tsconfigPaths()],
   test: {
     include: ["core/**/*.test.ts", "cli/**/*.test.ts", "app/**/*.test.ts"],
+    setupFiles: ["core/structures/all.ts"],
     testTimeout: 60_000,
     deps: { interopDefault: false },
   },

@@ -5,7 +5,7 @@ import { rmSync } from "node:fs";
 rmSync(process.env.CARDO_DATA, { recursive: true, force: true });
 const seeded = spawnSync(process.execPath, ["--import", "tsx", "scripts/seed.ts"], { stdio: "inherit" });
 if (seeded.status !== 0) process.exit(1);
-const server = spawn(process.execPath, ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], {
+const server = spawn(process.execPath, ["scripts/serve.mjs"], {
   stdio: ["ignore", "ignore", "inherit"],
   env: { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1" },
 });

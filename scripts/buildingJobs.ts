@@ -1,5 +1,6 @@
 import { emptyJob, newStructure, type JobDoc } from "../core/job";
 import { kindOf } from "../core/structures";
+import "../core/structures/all";
 import { feet, inches } from "../core/units";
 
 const railroad = "Pellam Notch Railway";

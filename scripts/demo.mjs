@@ -15,7 +15,7 @@ build();
 run(process.execPath, ["--import", "tsx", "scripts/seed.ts"]);
 let port = Number(process.env.PORT ?? 4170);
 if (!process.env.PORT) while (!(await free(port))) port++;
-const server = spawn(process.execPath, ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], {
+const server = spawn(process.execPath, ["scripts/serve.mjs"], {
   stdio: ["ignore", "ignore", "inherit"],
   env: { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(port) },
 });

@@ -12,7 +12,7 @@ export async function openDemo(
   const data = mkdtempSync(join(tmpdir(), "cardo-demo-"));
   const env = { ...process.env, CARDO_DATA: data, HOST: "127.0.0.1", PORT: String(port), NODE_ENV: "production" };
   spawnSync(process.execPath, ["--import", "tsx", "scripts/seed.ts", ...jobs], { env });
-  const server = spawn(process.execPath, ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], {
+  const server = spawn(process.execPath, ["scripts/serve.mjs"], {
     env,
     stdio: "ignore",
   });

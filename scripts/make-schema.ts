@@ -3,7 +3,8 @@ import { writeFileSync } from "node:fs";
 import { format } from "prettier";
 import { JOB_FORMAT, JOB_VERSION, OPENINGS } from "../core/job";
 import { MEASURES } from "../core/prototype";
-import { JOINTS, KINDS, type Param } from "../core/structures";
+import { JOINTS, type Param } from "../core/structures";
+import { KINDS } from "../core/structures/all";
 
 const number = (more: object = {}) => ({ type: "number", ...more });
 const text = (maxLength: number) => ({ type: "string", maxLength });

@@ -3,8 +3,15 @@ import "reflect-metadata";
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { dataDir, db } from "../app/data/db.server";
-import { importJob } from "../app/data/jobs.server";
+import { importJob, readDesign } from "../app/data/jobs.server";
+import { keepPicture } from "../app/data/shelf.server";
+import { jobPicture } from "../core/job";
 
+/** Imports a job file, with the picture on its card. */
+async function fill(file: string): Promise<void> {
+  const id = await importJob(readFileSync(file, "utf8"));
+  keepPicture(id, 0, jobPicture(readDesign(id)!));
+}
 db();
 const stamp = join(dataDir(), "demo-filled-in");
 if (!existsSync(stamp)) {
@@ -20,8 +27,8 @@ if (!existsSync(stamp)) {
     "summit-curve-trestle",
     "gulch-trestle",
   ])
-    await importJob(readFileSync(`examples/${name}.json`, "utf8"));
+    await fill(`examples/${name}.json`);
   // job files named on the command line as well: what a benchmark opens
-  for (const file of process.argv.slice(2)) await importJob(readFileSync(file, "utf8"));
+  for (const file of process.argv.slice(2)) await fill(file);
   writeFileSync(stamp, "");
 }

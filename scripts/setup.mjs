@@ -3,6 +3,7 @@ import { spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
+import { pack } from "./pack.mjs";
 
 /** Runs a command in the foreground; ends the process when it fails. */
 export function run(command, args, options = {}) {
@@ -42,12 +43,22 @@ export function install() {
 export function build() {
   once(
     "build/.cardo-built",
-    ["app", "core", "public", "package-lock.json", "vite.config.ts", "react-router.config.ts", "tsconfig.json"],
+    [
+      "app",
+      "core",
+      "public",
+      "package-lock.json",
+      "vite.config.ts",
+      "react-router.config.ts",
+      "tsconfig.json",
+      "scripts/pack.mjs",
+    ],
     () => {
       console.log("Building …");
       run(process.execPath, ["node_modules/@react-router/dev/bin.js", "build"], {
         env: { ...process.env, NODE_ENV: "production" },
       });
+      pack("build/client");
     },
   );
 }

@@ -1,3 +1,4 @@
+import "core/structures/all";
 import { eq, isNull } from "drizzle-orm";
 import { benchStages, cardWords, JobError, type Issue, type JobDoc } from "core/job";
 import type { Db } from "./db.server";

@@ -1,5 +1,5 @@
 import { produce, type Draft } from "immer";
-import { createContext, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from "react";
+import { createContext, use, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import type { Finding } from "core/checks";
 import {
@@ -15,6 +15,7 @@ import {
   type VariantDoc,
 } from "core/job";
 import { diff, type Patch } from "core/keeping";
+import { kindsAtHand, loadKinds } from "core/structures";
 import type { JobState } from "~/data/jobs.server";
 import { useFindings } from "./useFindings";
 import { newEntryId, useKeeping, type KeepingApi } from "./useKeeping";
@@ -64,6 +65,15 @@ export function useJob(): JobApi {
   return api;
 }
 
+const underWay = new Map<string, Promise<void>>();
+/** Waits until the kinds of a job's structures are loaded: the nearest Suspense shows what it has until then. */
+export function needKinds(doc: JobDoc): void {
+  const ids = doc.structures.map((s) => s.kind);
+  if (kindsAtHand(ids)) return;
+  const key = [...new Set(ids)].sort().join(" ");
+  if (!underWay.has(key)) underWay.set(key, loadKinds(ids));
+  use(underWay.get(key)!);
+}
 /** The variant of a structure that is chosen. */
 export const chosenVariant = <V extends { id: string }>(s: { chosen: string; variants: V[] }): V =>
   s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
@@ -128,6 +138,7 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const redo = useCallback(() => void step("redo"), [step]);
 
   const shown = draft ?? doc;
+  needKinds(shown);
   const marks = useMemo(() => issuedMarks(issues), [issues]);
   const design = useMemo(() => designOf(shown, marks), [shown, marks]);
   const settled = useMemo(() => (shown === doc ? design : designOf(doc, marks)), [shown, doc, design, marks]);

@@ -1,9 +1,8 @@
-import { useContext } from "react";
 import { benchStages, designStages } from "core/job";
-import { JobContext } from "./JobContext";
+import { useJob } from "./JobContext";
 
-/** Stages in which the job around has something, if there is a job. */
-export function useOptionalProgress(): ReadonlySet<string> | undefined {
-  const api = useContext(JobContext);
-  return api && new Set([...designStages(api.doc), ...benchStages(api.issues)]);
+/** Stages in which the person has done something. */
+export function useProgress(): ReadonlySet<string> {
+  const { doc, issues } = useJob();
+  return new Set([...designStages(doc), ...benchStages(issues)]);
 }

@@ -1,5 +1,4 @@
 import { NavLink, useParams } from "react-router";
-import { useOptionalProgress } from "~/job/useProgress";
 
 export const STAGES = [
   { id: "shelf", name: "Shelf" },
@@ -13,9 +12,8 @@ export const STAGES = [
 ] as const;
 
 /** The line of stages: a dot each, filled as the job has something there. */
-export function StageLine() {
+export function StageLine({ progress }: { progress?: ReadonlySet<string> }) {
   const { job } = useParams();
-  const progress = useOptionalProgress();
   return (
     <nav aria-label="Stages" className="flex w-[124px] shrink-0 flex-col border-r border-hair bg-shade pt-4 pl-[18px]">
       <div className="head mb-4 text-[27px]">Cardo</div>

@@ -1,3 +1,4 @@
+import "core/structures/all";
 import { expose } from "comlink";
 import { compareVariants, findings, type Comparison, type Finding } from "core/checks";
 import { designOf, jobPicture, type JobDoc } from "core/job";

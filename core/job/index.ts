@@ -6,6 +6,7 @@ export * from "./document";
 export * from "./drawings";
 export { completed, migrate } from "./migrations";
 export * from "./error";
+export { paramProblems } from "./params";
 export * from "./read";
 export * from "./create";
 export * from "./design";

@@ -1,4 +1,5 @@
-import { defaultsOf, KINDS, type Spec } from "../structures";
+import { defaultsOf, type Spec } from "../structures";
+import { KINDS } from "../structures/all";
 import { JOB_VERSION } from "./document";
 
 type Raw = Record<string, unknown>;

@@ -1,18 +1,34 @@
-import { building } from "./building";
-import { snowshed } from "./snowshed";
 import type { StructureKind } from "./kind";
-import { traced } from "./traced";
-import { trestleBent } from "./trestle";
-import { truss } from "./truss";
-import { wholeTrestle } from "./whole-trestle";
 
-/** Every kind of structure Cardo can frame: a new kind is one more line here. */
-export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, truss, building, snowshed, traced];
+/**
+ * Every kind of structure Cardo can frame: a new kind is one more line here. Each is loaded when a job needs it, so that a
+ * bent does not bring a building along; `core/structures/all` has them all at once.
+ */
+const LOADERS = {
+  "trestle-bent": async () => (await import("./trestle")).trestleBent,
+  trestle: async () => (await import("./whole-trestle")).wholeTrestle,
+  truss: async () => (await import("./truss")).truss,
+  building: async () => (await import("./building")).building,
+  snowshed: async () => (await import("./snowshed")).snowshed,
+  traced: async () => (await import("./traced")).traced,
+} as const satisfies Readonly<Record<string, () => Promise<StructureKind>>>;
+export const KIND_IDS = Object.keys(LOADERS);
 
-/** The kind of that id. Errors: an id nobody registered. */
+const loaded = new Map<string, StructureKind>();
+const isKnown = (id: string): id is keyof typeof LOADERS => Object.hasOwn(LOADERS, id);
+
+/** Makes a kind known without loading it. */
+export const registerKind = (kind: StructureKind): void => void loaded.set(kind.id, kind);
+/** Whether all of these kinds are at hand; ids that nobody registered count as such, since no loading would help. */
+export const kindsAtHand = (ids: readonly string[]): boolean => ids.every((id) => loaded.has(id) || !isKnown(id));
+/** Loads the kinds of these ids that are not at hand. */
+export async function loadKinds(ids: readonly string[]): Promise<void> {
+  for (const id of new Set(ids)) if (isKnown(id) && !loaded.has(id)) registerKind(await LOADERS[id]());
+}
+/** The kind of that id. Errors: an id nobody registered, or a kind that was not loaded. */
 export function kindOf(id: string): StructureKind {
-  const k = KINDS.find((x) => x.id === id);
-  if (!k)
-    throw new Error(`“${id}” is no kind of structure known here; known are ${KINDS.map((x) => x.id).join(", ")}.`);
-  return k;
+  const k = loaded.get(id);
+  if (k) return k;
+  if (isKnown(id)) throw new Error(`The kind “${id}” was not loaded before it was asked for.`);
+  throw new Error(`“${id}” is no kind of structure known here; known are ${KIND_IDS.join(", ")}.`);
 }

@@ -18,7 +18,8 @@ import {
   valueAt,
   withValue,
 } from "./spec";
-import { KINDS, kindOf } from "./registry";
+import { KINDS } from "./all";
+import { kindOf } from "./registry";
 
 const about = { group: "g", help: "h" };
 const span = length({

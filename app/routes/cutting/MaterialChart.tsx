@@ -1,16 +1,9 @@
-import { lazy, Suspense, useSyncExternalStore } from "react";
+import type { ApexOptions } from "apexcharts";
+import { useEffect, useRef } from "react";
 import type { ItemPlan } from "core/cutting";
-
-const Chart = lazy(() => import("react-apexcharts"));
-const nothing = (): (() => void) => () => undefined;
 
 /** Where the material goes, by stock: pieces, kerf, offcuts. Drawn in the browser only. */
 export function MaterialChart({ plans, kerf }: { plans: readonly ItemPlan[]; kerf: number }) {
-  const inBrowser = useSyncExternalStore(
-    nothing,
-    () => true,
-    () => false,
-  );
   const rows = plans
     .filter((p) => p.sticks.length > 0)
     .map((p) => {
@@ -24,7 +17,7 @@ export function MaterialChart({ plans, kerf }: { plans: readonly ItemPlan[]; ker
         offcut,
       };
     });
-  if (!inBrowser || rows.length === 0) return null;
+  if (rows.length === 0) return null;
   const css = getComputedStyle(document.documentElement);
   const colour = (name: string): string => css.getPropertyValue(name).trim();
   const series = (["pieces", "kerf", "offcut"] as const).map((k) => ({
@@ -34,30 +27,50 @@ export function MaterialChart({ plans, kerf }: { plans: readonly ItemPlan[]; ker
   return (
     <section aria-label="Where the material goes">
       <h2 className="label">Where the material goes, mm</h2>
-      <Suspense fallback={null}>
-        <Chart
-          type="bar"
-          height={70 + 38 * rows.length}
-          series={series}
-          options={{
-            chart: {
-              stacked: true,
-              toolbar: { show: false },
-              animations: { enabled: false },
-              fontFamily: "Source Sans 3",
-              foreColor: colour("--ink"),
-            },
-            plotOptions: { bar: { horizontal: true, barHeight: "60%" } },
-            colors: [colour("--timber-line"), colour("--vermilion"), colour("--hair")],
-            xaxis: { categories: rows.map((r) => r.name), labels: { style: { fontSize: "13px" } }, tickAmount: 3 },
-            yaxis: { labels: { maxWidth: 110, style: { fontSize: "13px" } } },
-            legend: { position: "bottom", fontSize: "13px" },
-            dataLabels: { enabled: false },
-            grid: { borderColor: colour("--hair") },
-            tooltip: { y: { formatter: (v: number) => `${v.toFixed(1)} mm` } },
-          }}
-        />
-      </Suspense>
+      <Chart
+        options={{
+          series,
+          chart: {
+            type: "bar",
+            height: 70 + 38 * rows.length,
+            stacked: true,
+            toolbar: { show: false },
+            animations: { enabled: false },
+            fontFamily: "Source Sans 3",
+            foreColor: colour("--ink"),
+          },
+          plotOptions: { bar: { horizontal: true, barHeight: "60%" } },
+          colors: [colour("--timber-line"), colour("--vermilion"), colour("--hair")],
+          xaxis: { categories: rows.map((r) => r.name), labels: { style: { fontSize: "13px" } }, tickAmount: 3 },
+          yaxis: { labels: { maxWidth: 110, style: { fontSize: "13px" } } },
+          legend: { position: "bottom", fontSize: "13px" },
+          dataLabels: { enabled: false },
+          grid: { borderColor: colour("--hair") },
+          tooltip: { y: { formatter: (v: number) => `${v.toFixed(1)} mm` } },
+        }}
+      />
     </section>
   );
+}
+
+/** A chart drawn by the library itself, which is loaded when there is something to draw. */
+function Chart({ options }: { options: ApexOptions }) {
+  const box = useRef<HTMLDivElement>(null);
+  const text = JSON.stringify(options);
+  useEffect(() => {
+    let chart: { destroy(): void } | undefined;
+    let gone = false;
+    void import("apexcharts").then(({ default: ApexCharts }) => {
+      if (gone || !box.current) return;
+      const c = new ApexCharts(box.current, options);
+      chart = c;
+      void c.render();
+    });
+    return () => {
+      gone = true;
+      chart?.destroy();
+    };
+    // what the chart shows is in its text
+  }, [text]);
+  return <div ref={box} />;
 }

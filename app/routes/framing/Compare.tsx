@@ -9,7 +9,7 @@ import { useJob } from "~/job/JobContext";
 import { TextField } from "~/ui/Fields";
 
 /** The variants of a structure side by side at one scale, with their figures; one is chosen, and why is kept. */
-export function Compare({ structure: s, close }: { structure: StructureDoc; close: () => void }) {
+export default function Compare({ structure: s, close }: { structure: StructureDoc; close: () => void }) {
   const job = useJob();
   const [figures, setFigures] = useState<readonly Comparison[]>();
   const home = kindOf(s.kind).home;

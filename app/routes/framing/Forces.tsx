@@ -1,48 +1,13 @@
-import { useMemo } from "react";
-import {
-  forcesOf,
-  outlineOf,
-  spanUnderTrain,
-  SPAN_LIMITS,
-  whyOf,
-  type MemberForces,
-  type TrussValues,
-} from "core/structures";
+import { spanUnderTrain, SPAN_LIMITS, whyOf } from "core/structures";
 import { widthOnCurve } from "core/statics";
 import type { StructureDesign } from "core/job";
 import { printNumber } from "core/units";
 import { useState } from "react";
 import { useJob } from "~/job/JobContext";
+import { TINT, useForces } from "./useForces";
 import { useUnits } from "~/job/units";
 import { LengthField } from "~/ui/Fields";
 
-/** The forces of a truss under a unit panel load, and the frame's sticks they go with. */
-export function useForces(design: StructureDesign | undefined) {
-  return useMemo(() => {
-    if (design?.kind.id !== "truss" || design.fault) return undefined;
-    const v = design.variant.params as unknown as TrussValues;
-    return { v, f: forcesOf(outlineOf(v)) };
-  }, [design]);
-}
-const TINT = { tension: "#2f6f8f", compression: "#b8361f", nothing: "#857e6e" } as const;
-/** What a stick does by the member it belongs to, undefined where it is none of the truss's own. */
-export function forceTint(f: MemberForces): (stick: string) => string | undefined {
-  const chords = new Map<string, number>();
-  for (const [m, n] of f.forces) {
-    const id = m.split("/")[0]!;
-    if (["bottom", "top", "left", "right"].includes(id) && Math.abs(n) > Math.abs(chords.get(id) ?? 0))
-      chords.set(id, n);
-  }
-  const most = Math.max(...[...f.forces.values()].map(Math.abs), 1e-12);
-  return (stick) => {
-    const own = /\/span\d+\/(?:left|right|truss)\/(.+?)(?:#.*)?$/.exec(stick)?.[1];
-    if (!own || /^(block|gusset)/.test(own)) return undefined;
-    const web = f.forces.get(own.replace(/\/(near|far)$/, ""));
-    const n = web ?? chords.get(/^(bottom|top|left|right)/.exec(own)?.[1] ?? "");
-    if (n === undefined) return undefined;
-    return Math.abs(n) < 1e-9 * most ? TINT.nothing : n > 0 ? TINT.tension : TINT.compression;
-  };
-}
 const words = (m: string): string =>
   m
     .replace(/^(bottom|top|left|right)\//, (_, c: string) => `${c} chord `)
@@ -50,7 +15,7 @@ const words = (m: string): string =>
     .replace("-", "–");
 
 /** Forces in a list, why a member is a rod or a timber, how the model's span stands under a train, and the width that a curve asks for. */
-export function ForcesPanel({ design }: { design: StructureDesign }) {
+export default function ForcesPanel({ design }: { design: StructureDesign }) {
   const own = useForces(design);
   const job = useJob();
   const { M } = useUnits();

@@ -1,9 +1,13 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
 import { ChevronDownIcon } from "@heroicons/react/20/solid";
-import { newStructure, type StructureDoc } from "core/job";
-import { compressBuilding, KINDS, type BuildingValues } from "core/structures";
+import type { StructureDoc } from "core/job";
+import type { BuildingValues } from "core/structures";
+import { lazy, Suspense, useState } from "react";
 import { toast } from "sonner";
 import { chosenVariant, useJob } from "~/job/JobContext";
+import { Modal } from "~/ui/Modal";
+
+const KindChooser = lazy(() => import("./KindChooser"));
 
 /** Which structure and which of its variants is on the board, and how to add, rename or drop one. */
 export function VariantBar({
@@ -19,11 +23,13 @@ export function VariantBar({
 }) {
   const job = useJob();
   const v = chosenVariant(s);
+  const [choosing, setChoosing] = useState(false);
+  const [renaming, setRenaming] = useState(false);
   const change = (label: string, f: (x: StructureDoc) => void): void =>
     void job.edit(label, (d) => f(d.structures.find((x) => x.id === s.id)! as StructureDoc));
-  const rename = (): void => {
-    const name = window.prompt("Name of the structure", s.name)?.trim();
-    if (name) change("Rename the structure", (x) => void (x.name = name.slice(0, 120)));
+  const rename = (typed: string): void => {
+    const name = typed.trim().slice(0, 120);
+    if (name) change("Rename the structure", (x) => void (x.name = name));
   };
   const copy = (): void =>
     change("Add a variant", (x) => {
@@ -37,12 +43,13 @@ export function VariantBar({
       x.chosen = id;
     });
   // a copy made to fit the measured spot, beside the one it was made from
-  const fit = (): void => {
+  const fit = async (): Promise<void> => {
     const { spotLength, spotDepth, scale } = job.doc.brief;
     if (spotLength <= 0 && spotDepth <= 0) {
       toast.error("The spot is not measured: write its length and depth on the Brief first.");
       return;
     }
+    const { compressBuilding } = await import("core/structures/building");
     const made = compressBuilding(v.params as unknown as BuildingValues, {
       length: spotLength * scale.ratio,
       depth: spotDepth * scale.ratio,
@@ -66,14 +73,9 @@ export function VariantBar({
     if (refused) toast.error(refused);
     else compare();
   };
-  const add = (kind: string, name: string, values = {}): void => {
-    job.edit(
-      `Frame a ${name.toLowerCase()}`,
-      (d) =>
-        void d.structures.push(
-          newStructure(kind, `s${crypto.randomUUID().slice(0, 6)}`, name, structuredClone(values)),
-        ),
-    );
+  const add = (x: StructureDoc): void => {
+    setChoosing(false);
+    job.edit(`Frame: ${x.name}`, (d) => void d.structures.push(x));
     setWhich(job.doc.structures.length);
   };
   const drop = (): void => {
@@ -106,7 +108,7 @@ export function VariantBar({
           </MenuItem>
           {s.kind === "building" && (
             <MenuItem>
-              <button className={item} onClick={fit}>
+              <button className={item} onClick={() => void fit()}>
                 Fit a copy into the spot
               </button>
             </MenuItem>
@@ -127,7 +129,7 @@ export function VariantBar({
             </MenuItem>
           )}
           <MenuItem>
-            <button className={item} onClick={rename}>
+            <button className={item} onClick={() => setRenaming(true)}>
               Rename the structure
             </button>
           </MenuItem>
@@ -142,15 +144,11 @@ export function VariantBar({
                   </MenuItem>
                 ),
             )}
-          {KINDS.flatMap((k) =>
-            [{ name: k.name, params: {} }, ...(k.starts ?? [])].map((x) => ({ kind: k.id, ...x })),
-          ).map((x) => (
-            <MenuItem key={`${x.kind} ${x.name}`}>
-              <button className={item} onClick={() => add(x.kind, x.name, x.params)}>
-                Frame another {x.name.toLowerCase()}
-              </button>
-            </MenuItem>
-          ))}
+          <MenuItem>
+            <button className={item} onClick={() => setChoosing(true)}>
+              Frame another structure
+            </button>
+          </MenuItem>
           <MenuItem>
             <button className={`${item} text-fault`} onClick={drop}>
               Remove this structure
@@ -158,6 +156,26 @@ export function VariantBar({
           </MenuItem>
         </MenuItems>
       </Menu>
+      <Modal open={choosing} onClose={() => setChoosing(false)} title="Frame another structure" wide>
+        <div className="mt-3">
+          <Suspense fallback={<p className="text-ink-2">Fetching the pictures …</p>}>
+            <KindChooser choose={add} />
+          </Suspense>
+        </div>
+      </Modal>
+      <Modal open={renaming} onClose={() => setRenaming(false)} title="Name of the structure">
+        <form
+          className="mt-3 flex gap-2"
+          onSubmit={(e) => {
+            e.preventDefault();
+            setRenaming(false);
+            rename(String(new FormData(e.currentTarget).get("name") ?? ""));
+          }}
+        >
+          <input name="name" autoFocus className="field" aria-label="Name of the structure" defaultValue={s.name} />
+          <button className="act">Rename</button>
+        </form>
+      </Modal>
     </div>
   );
 }

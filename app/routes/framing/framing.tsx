@@ -29,14 +29,15 @@ import { TracedNote } from "./TracedNote";
 import { UnderControls } from "./UnderControls";
 import { VariantBar } from "./VariantBar";
 import { PAINT_FROM, SticksCanvas, sticksUnder } from "~/board/SticksCanvas";
-import { Compare } from "./Compare";
-import { ForcesPanel, forceTint, useForces } from "./Forces";
+import { forceTint, useForces } from "./useForces";
 import { GroundLine, groundLine, useGroundTool, useTrestle } from "./Ground";
 import { PartMenu, partOf, useBuilds } from "./PartMenu";
 import { usePieces } from "./usePieces";
 import { useUnseen } from "./useUnseen";
 
 const Space = lazy(() => import("./space/Space"));
+const ForcesPanel = lazy(() => import("./Forces"));
+const Compare = lazy(() => import("./Compare"));
 
 /** What the board is fitted to while nothing is framed. */
 const NOTHING = { min: [-30, -60], max: [30, 0] } as const;
@@ -96,7 +97,11 @@ export default function Framing() {
   const lines = useLines(drawing?.lines?.hash);
   if (!design) return <FramingStart />;
   if (comparing && design.structure.variants.length > 1)
-    return <Compare structure={design.structure} close={() => setComparing(false)} />;
+    return (
+      <Suspense fallback={<p className="p-8 text-ink-2">Setting them side by side …</p>}>
+        <Compare structure={design.structure} close={() => setComparing(false)} />
+      </Suspense>
+    );
 
   const s = design.structure;
   const placed = job.findings.filter((f) => f.structure === s.id && f.at && f.aside === undefined);
@@ -383,7 +388,9 @@ export default function Framing() {
           }
         >
           {tab === "forces" && forces ? (
-            <ForcesPanel design={design} />
+            <Suspense fallback={null}>
+              <ForcesPanel design={design} />
+            </Suspense>
           ) : tab === "piece" ? (
             <>
               <Ticket />

@@ -1,13 +1,15 @@
+import { Suspense } from "react";
 import { data, isRouteErrorResponse, Outlet, useLocation, useParams } from "react-router";
 import { JobError } from "core/job/error";
 import { ConflictDialog } from "~/job/ConflictDialog";
 import { Header } from "~/job/Header";
-import { JobProvider } from "~/job/JobContext";
+import { JobProvider, needKinds } from "~/job/JobContext";
 import { Shortcuts } from "~/job/Shortcuts";
 import { useCardPicture } from "~/job/useCardPicture";
+import { useProgress } from "~/job/useProgress";
 import { StageLine } from "~/ui/StageLine";
 import { useInBrowser } from "~/ui/useInBrowser";
-import { readJob } from "~/data/jobs.server";
+import { readJob, type JobState } from "~/data/jobs.server";
 import { drawnRevision } from "~/data/shelf.server";
 import type { Route } from "./+types/layout";
 
@@ -32,10 +34,26 @@ export const shouldRevalidate = ({
 
 export default function JobLayout({ loaderData }: Route.ComponentProps) {
   const { job, drawn } = loaderData;
+  const before = (
+    <Before
+      name={job.confirmed.doc.name}
+      picture={drawn >= 0 ? `/jobs/${job.id}/card.svg?revision=${drawn}` : undefined}
+    />
+  );
   // frames are made in the browser alone: the page comes with the last picture of the job
-  if (!useInBrowser()) return <Before name={job.confirmed.doc.name} picture={drawn >= 0 ? `/jobs/${job.id}/card.svg?revision=${drawn}` : undefined} />; // prettier-ignore
+  if (!useInBrowser()) return before;
   return (
-    <JobProvider key={job.id} initial={job}>
+    <Suspense fallback={before}>
+      <Job key={job.id} job={job} drawn={drawn} />
+    </Suspense>
+  );
+}
+
+function Job({ job, drawn }: { job: JobState; drawn: number }) {
+  // before the provider, whose state would be lost if it were not finished at first
+  needKinds(job.confirmed.doc);
+  return (
+    <JobProvider initial={job}>
       <Stage drawn={drawn} />
     </JobProvider>
   );
@@ -44,10 +62,11 @@ export default function JobLayout({ loaderData }: Route.ComponentProps) {
 function Stage({ drawn }: { drawn: number }) {
   const stage = useLocation().pathname.split("/")[3] ?? "";
   useCardPicture(drawn);
+  const progress = useProgress();
   return (
     <>
       <div className="flex h-screen min-h-[600px] overflow-hidden">
-        <StageLine />
+        <StageLine progress={progress} />
         <div className="flex min-w-0 flex-1 flex-col">
           <Header stage={stage} />
           <main id="main" tabIndex={-1} className="min-h-0 flex-1 focus:outline-none">

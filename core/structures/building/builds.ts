@@ -1,3 +1,4 @@
+import { isCladding } from "./cladRoles";
 import type { Resolved } from "../../frame";
 import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build } from "../kind";
@@ -16,9 +17,6 @@ export interface BuildingBuild extends Build {
   /** The part of the building it belongs to. */
   readonly part: string;
 }
-const CLAD = /^(board|batten|clapboard|corner board|casing|coping|lining plank|water table|frieze board)$/;
-const COVER = /^(roof board|roof sheet|ridge cap|hip cap|flashing collar|flashing upstand)$/;
-export const isCladding = (s: Resolved): boolean => CLAD.test(s.member.role) || COVER.test(s.member.role);
 const negate = (v: Vec3): Vec3 => [-v[0], -v[1], -v[2]];
 const capital = (s: string): string => s[0]!.toUpperCase() + s.slice(1);
 /** "wing1" as people read it. */

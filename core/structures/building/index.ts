@@ -20,7 +20,8 @@ export { bayShapes, baysOf } from "./bay";
 export { coverHoles } from "./covering";
 export { raisedOf, wallsOf } from "./raised";
 export { interruptionsOf } from "./valley";
-export { buildsOf, facetWords, isCladding, type BuildingBuild } from "./builds";
+export { buildsOf, facetWords, type BuildingBuild } from "./builds";
+export { isCladding } from "./cladRoles";
 export type { BuildingValues } from "./parameters";
 
 const ROOFS: Readonly<Record<BuildingValues["roof"], string>> = {

@@ -86,6 +86,10 @@ export const snowshed: StructureKind = {
   Params: SnowshedParams,
   home: "front",
   initial: () => ({ ...defaultsOf(snowshedSpec) }),
+  starts: [
+    { name: "Straight snowshed", params: {} },
+    { name: "Snowshed on a curve", params: { curve: "degree" } },
+  ],
   check: (p) => check(p as SnowshedValues),
   shown: (p, path) => shown(p as SnowshedValues, path),
   frame: (p, ctx) => snowshedFrame(p as SnowshedValues, ctx),

@@ -2,6 +2,7 @@ import type { StructureKind } from "../kind";
 import { bentCheck, bentRemarks, bentShown } from "./check";
 import { bentDimensions } from "./dimensions";
 import { bentFrame } from "./frame";
+import { feet } from "../../units";
 import { defaultsOf } from "../spec";
 import { BentParams, bentSpec, type BentValues } from "./parameters";
 
@@ -14,6 +15,11 @@ export const trestleBent: StructureKind = {
   Params: BentParams,
   home: "front",
   initial: () => ({ ...defaultsOf(bentSpec) }),
+  starts: [
+    { name: "Low bent, one story", params: { height: feet(12), stories: 1 } },
+    { name: "Bent of two stories", params: {} },
+    { name: "Tall bent, three stories", params: { height: feet(45), stories: 3 } },
+  ],
   check: (p) => bentCheck(p as BentValues),
   shown: (p, path) => bentShown(p as BentValues, path),
   frame: (p, ctx) => bentFrame(p as BentValues, ctx),

@@ -4,6 +4,7 @@ import { trussCheck, trussRemarks, trussShown } from "./check";
 import { trussDimensions } from "./dimensions";
 import { trussFrame } from "./frame";
 import { TrussParams, trussSpec, type TrussValues } from "./parameters";
+import { TRUSS_STARTS } from "./starts";
 import { TRUSS_KINDS } from "./topology";
 
 export { outlineOf } from "./frame";
@@ -21,6 +22,7 @@ export const truss: StructureKind = {
   Params: TrussParams,
   home: "side",
   initial: () => ({ ...defaultsOf(trussSpec) }),
+  starts: TRUSS_STARTS,
   check: (p) => trussCheck(p as TrussValues),
   shown: (p, path) => trussShown(p as TrussValues, path),
   frame: (p, ctx) => trussFrame(p as TrussValues, ctx),

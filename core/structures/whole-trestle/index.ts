@@ -21,6 +21,11 @@ export const wholeTrestle: StructureKind = {
   Params: TrestleParams,
   home: "side",
   initial: () => ({ ...defaultsOf(trestleSpec) }),
+  starts: [
+    { name: "Framed trestle", params: {} },
+    { name: "Pile trestle", params: { bentKind: "pile" } },
+    { name: "Trestle on a curve", params: { curve: "degree" } },
+  ],
   check: (p) => trestleCheck(p as TrestleValues),
   shown: (p, path) => trestleShown(p as TrestleValues, path),
   frame: (p, ctx) => trestleFrame(p as TrestleValues, ctx),

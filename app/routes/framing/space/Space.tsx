@@ -1,8 +1,8 @@
-import { OrbitControls } from "@react-three/drei";
 import { Canvas, useThree, type ThreeEvent } from "@react-three/fiber";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { BufferAttribute, BufferGeometry, DoubleSide, Plane, Vector3, type WebGLRenderer } from "three";
 import type { Resolved } from "core/frame";
+import { OrbitControls } from "three/examples/jsm/controls/OrbitControls.js";
 import { timberTexture } from "./timberTexture";
 
 interface Props {
@@ -142,7 +142,7 @@ export default function Space({ name, sticks, selected, select, isStyrene }: Pro
         <ambientLight intensity={1.5} />
         <directionalLight position={[far, far * 2, far * 1.5]} intensity={1.9} />
         <directionalLight position={[-far, far * 0.6, -far]} intensity={0.5} />
-        <OrbitControls makeDefault target={[box.centre.x, box.centre.y, box.centre.z]} enableDamping={false} />
+        <Turning target={box.centre} />
         <Redraw when={[parts, apart, planes, chosen]} />
         {parts.map((p) => {
           const shift = p.middle.clone().sub(box.centre).multiplyScalar(apart);
@@ -251,5 +251,22 @@ export default function Space({ name, sticks, selected, select, isStyrene }: Pro
 function Redraw({ when }: { when: readonly unknown[] }) {
   const invalidate = useThree((s) => s.invalidate);
   useEffect(() => invalidate(), [invalidate, ...when]);
+  return null;
+}
+
+/** The model is turned, moved and brought nearer with the pointer; the picture is painted anew only when it changes. */
+function Turning({ target }: { target: Vector3 }) {
+  const { camera, gl, invalidate } = useThree();
+  useEffect(() => {
+    const controls = new OrbitControls(camera, gl.domElement);
+    controls.target.copy(target);
+    controls.update();
+    const paint = (): void => invalidate();
+    controls.addEventListener("change", paint);
+    return () => {
+      controls.removeEventListener("change", paint);
+      controls.dispose();
+    };
+  }, [camera, gl, invalidate, target]);
   return null;
 }

@@ -1,0 +1,12 @@
+import { building } from "./building";
+import type { StructureKind } from "./kind";
+import { registerKind } from "./registry";
+import { snowshed } from "./snowshed";
+import { traced } from "./traced";
+import { trestleBent } from "./trestle";
+import { truss } from "./truss";
+import { wholeTrestle } from "./whole-trestle";
+
+/** Every kind, at hand at once: for the server, the command line, workers and tests. */
+export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, truss, building, snowshed, traced];
+KINDS.forEach(registerKind);
