@@ -21,6 +21,7 @@ const PIPELINE = [
   "keeping",
   "jigs",
   "checks",
+  "lists",
 ];
 const oneWay = PIPELINE.slice(0, -1).map((folder, i) => ({
   target: `./core/${folder}`,

@@ -59,9 +59,11 @@ program
   .option("--csv", "as CSV")
   .action(async (job: string, o: { csv?: boolean }) => {
     const { design } = await readDesign(job);
-    const rows = (await import("../core/job")).cutRows(sound(design));
+    const { cutRows, cutTable } = await import("../core/job");
+    if (!o.csv) return print({ pieces: cutRows(sound(design)) });
     const { default: Papa } = await import("papaparse");
-    print(o.csv ? `${Papa.unparse(rows as object[], { newline: "\n" })}\n` : { pieces: rows });
+    const { columns, rows } = cutTable(sound(design));
+    print(`${Papa.unparse({ fields: [...columns], data: rows.map((r) => [...r]) }, { newline: "\n" })}\n`);
   });
 
 program

@@ -1,6 +1,6 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { kindOf, paramAt, printParam, valueAt, type Dimension, type Handle } from "core/structures";
-import { MM_PER_INCH, toPrototype, model, type Scale } from "core/units";
+import { MM_PER_INCH, tellIn, toPrototype, model, type Scale } from "core/units";
 import { chosenVariant, useJob } from "~/job/JobContext";
 import type { BoardView } from "./Board";
 import { setParam } from "./useParam";
@@ -122,7 +122,7 @@ function HandleButton({
       role="slider"
       aria-label={`Drag: ${spec.label}`}
       aria-valuenow={value}
-      aria-valuetext={printParam(spec, value)}
+      aria-valuetext={tellIn(printParam(spec, value), job.doc.brief.units)}
       title={`Drag: ${spec.label}`}
       data-handle={h.param}
       className="pointer-events-auto absolute grid size-6 -translate-x-1/2 -translate-y-1/2 touch-none place-items-center"

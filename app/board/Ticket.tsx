@@ -1,7 +1,8 @@
 import { nominalOf } from "core/frame";
-import { bothEnds, whereWords } from "core/job";
+import { bothEnds, whereRanges } from "core/job";
 import { catalogue, SERIES } from "core/lumber";
 import { useMemo } from "react";
+import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
 import { PieceDrawing } from "./PieceDrawing";
@@ -15,17 +16,17 @@ export function isStyrene(item: string): boolean {
 }
 const styrene = new Map<string, boolean>();
 
-/** Where pieces go: the first of them, and how many more. */
+/** Where pieces go, no longer than a ticket has room for. */
 function placesOf(sticks: readonly string[]): string {
-  const most = 12;
-  const more = sticks.length - most;
-  return sticks.slice(0, most).map(whereWords).join("; ") + (more > 0 ? `; and ${more} more` : "");
+  const words = whereRanges(sticks);
+  return words.length <= 300 ? words : `${words.slice(0, words.lastIndexOf(" ", 300))} …`;
 }
 
 /** The ticket of the stick that is pointed at: the same wherever a piece is named. */
 export function Ticket() {
   const { design, selected, select, doc, statuses, edit } = useJob();
   const { P, M, up } = useUnits();
+  const { takeBack } = useCutMarks();
   const items = useMemo(() => new Map(catalogue(design.scale).map((i) => [i.id, i])), [design.scale]);
   const piece = selected ? design.pieces.find((p) => p.sticks.includes(selected)) : undefined;
   if (!piece || !selected)
@@ -99,7 +100,12 @@ export function Ticket() {
           <Pair label="Cut">
             {cut.length === piece.sticks.length && cut.every((c) => c.state === "valid")
               ? "all, still valid"
-              : cut.map((c) => c.words).join("; ")}
+              : [...new Set(cut.map((c) => c.words))]
+                  .map((w) => `${cut.filter((c) => c.words === w).length} ${w}`)
+                  .join("; ")}{" "}
+            <button className="link min-h-6" onClick={() => takeBack(cut.map((c) => c.stick))}>
+              Take back
+            </button>
           </Pair>
         )}
       </dl>

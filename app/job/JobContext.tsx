@@ -15,6 +15,7 @@ import {
   type VariantDoc,
 } from "core/job";
 import { diff, type Patch } from "core/keeping";
+import { tellIn, type Units } from "core/units";
 import { kindsAtHand, loadKinds } from "core/structures";
 import type { JobState } from "~/data/jobs.server";
 import { useFindings } from "./useFindings";
@@ -85,6 +86,13 @@ function problems(before: JobDoc, after: JobDoc): string[] {
   );
 }
 
+/** A finding in the units of the job. */
+const told = (f: Finding, units: Units): Finding => ({
+  ...f,
+  text: tellIn(f.text, units),
+  ...(f.remedy ? { remedy: { ...f.remedy, label: tellIn(f.remedy.label, units) } } : {}),
+});
+
 export function JobProvider({ initial, children }: { initial: JobState; children: ReactNode }) {
   const keeping = useKeeping(initial);
   const { state, act, settle, whenKept, more } = keeping;
@@ -101,7 +109,7 @@ export function JobProvider({ initial, children }: { initial: JobState; children
       const next = produce(before, recipe);
       setDraft(undefined);
       const refused = problems(before, next);
-      if (refused.length > 0) return refused;
+      if (refused.length > 0) return refused.map((t) => tellIn(t, before.brief.units));
       // as they will be read again, so that the screen never differs from what is kept
       const patches = JSON.parse(JSON.stringify(diff(before, next))) as Patch[];
       if (patches.length > 0)
@@ -119,7 +127,7 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     const next = produce(before, recipe);
     const refused = problems(before, next);
     if (refused.length === 0) setDraft(next);
-    return refused;
+    return refused.map((t) => tellIn(t, before.brief.units));
   }, []);
   const step = useCallback(
     async (kind: "undo" | "redo") => {
@@ -130,7 +138,10 @@ export function JobProvider({ initial, children }: { initial: JobState; children
       const label = (kind === "undo" ? latest.current.head.past : latest.current.head.future).at(-1)?.label;
       if (label === undefined) return;
       latest.current = act({ do: kind, id: newEntryId() });
-      toast(`${kind === "undo" ? "Undone" : "Done again"}: ${label}`, { id: "undo", duration: 4000 });
+      toast(tellIn(`${kind === "undo" ? "Undone" : "Done again"}: ${label}`, latest.current.head.doc.brief.units), {
+        id: "undo",
+        duration: 4000,
+      });
     },
     [act, more],
   );
@@ -142,8 +153,13 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const marks = useMemo(() => issuedMarks(issues), [issues]);
   const design = useMemo(() => designOf(shown, marks), [shown, marks]);
   const settled = useMemo(() => (shown === doc ? design : designOf(doc, marks)), [shown, doc, design, marks]);
-  const { findings: found, checking } = useFindings(doc, settled, marks);
-  const statuses = useMemo(() => cutStatuses(settled, issues), [settled, issues]);
+  const { units } = shown.brief;
+  const { findings: raw, checking } = useFindings(doc, settled, marks);
+  const found = useMemo(() => raw.map((f) => told(f, units)), [raw, units]);
+  const statuses = useMemo(
+    () => cutStatuses(settled, issues).map((s) => ({ ...s, words: tellIn(s.words, units) })),
+    [settled, issues, units],
+  );
   const addIssue = useCallback(
     (kind: Issue["kind"], sticks?: readonly string[]) => {
       const event = issueOf(settled, kind, newEntryId(), new Date().toISOString(), sticks);
@@ -166,8 +182,8 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     redo,
     canUndo: past.length > 0 || (state.confirmed.older > 0 && state.pending.length === 0),
     canRedo: future.length > 0,
-    undoLabel: past.at(-1)?.label ?? "",
-    redoLabel: future.at(-1)?.label ?? "",
+    undoLabel: tellIn(past.at(-1)?.label ?? "", units),
+    redoLabel: tellIn(future.at(-1)?.label ?? "", units),
     kept: keeping.standing,
     keptAt: state.confirmed.at,
     revision: state.confirmed.revision,

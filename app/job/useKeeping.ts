@@ -2,6 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { Issue, JobDoc } from "core/job";
 import { keep, keepMine, startKeeping, type Act, type Keeping } from "core/keeping";
+import { tellIn } from "core/units";
 import type { JobState } from "~/data/jobs.server";
 import type { Kept } from "~/data/keep.server";
 import { claimTab, readLeft, storeLeft, takeOrphans } from "./pendingStore";
@@ -73,7 +74,8 @@ export function useKeeping(initial: JobState): KeepingApi {
           channel.current?.postMessage(a.revision);
         } else if (a.why === "conflict") moved(a.state);
         else if (a.why === "refused") {
-          toast.error(a.sentences[0] ?? "That could not be kept.", { duration: 12000 });
+          const { units } = latest.current.head.doc.brief;
+          toast.error(tellIn(a.sentences[0] ?? "That could not be kept.", units), { duration: 12000 });
           put(keep(latest.current, { do: "refused", id: e.id }));
         } else put(keep(latest.current, { do: "gone", gone: true }));
       } catch (x) {

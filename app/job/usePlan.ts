@@ -1,34 +1,58 @@
-import { proxy, wrap, type Remote } from "comlink";
-import { useEffect, useMemo, useRef, useState } from "react";
-import { stockLengths, wantedByItem, type ItemPlan, type Progress } from "core/cutting";
-import { serves } from "core/job";
+import { proxy, wrap } from "comlink";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { stockLengths, wantedByItem, type ItemPlan } from "core/cutting";
+import { serves, type CutStatus } from "core/job";
 import { catalogue } from "core/lumber";
-import type { Planner, PlanRequest } from "~/workers/planner.worker";
+import type { Planner, PlanNews, PlanRequest } from "~/workers/planner.worker";
 import { useJob } from "./JobContext";
 
-let planner: Remote<Planner> | undefined;
-let ticket = 0;
-function start(): Remote<Planner> {
-  planner ??= wrap<Planner>(new Worker(new URL("../workers/planner.worker.ts", import.meta.url), { type: "module" }));
-  return planner;
+/** A plan as it is shown: `seeking` while a better one, or its proof, is still looked for. */
+export interface ShownPlan {
+  readonly plan: ItemPlan;
+  readonly seeking: boolean;
 }
 
-/** The stick plan of what is still to be cut, made in a worker; while it is sought, how far it is and a way to stop. */
+const doneOf = (statuses: readonly CutStatus[]): ReadonlySet<string> =>
+  new Set(statuses.filter(serves).map((s) => s.stick));
+/** Whether plans made when `planned` was cut still hold now that `done` is: nothing was taken back, and what came is whole planned sticks. */
+export function fits(
+  planned: ReadonlySet<string>,
+  done: ReadonlySet<string>,
+  plans: readonly (ShownPlan | undefined)[],
+): boolean {
+  if (planned.size === done.size && [...planned].every((s) => done.has(s))) return true;
+  if ([...planned].some((s) => !done.has(s))) return false;
+  const sticks = plans.flatMap((p) => p?.plan.sticks ?? []);
+  const whole = sticks.filter((s) => s.cuts.every((c) => done.has(c.stick))).flatMap((s) => s.cuts.map((c) => c.stick));
+  return [...done].every((s) => planned.has(s) || whole.includes(s));
+}
+
+/** The stick plan of what is still to be cut, made in a worker: the first plan of each section at once, bettered behind. */
 export function usePlan(): {
-  readonly plans: readonly ItemPlan[] | undefined;
-  readonly progress: (Progress & { readonly name: string }) | undefined;
+  /** In the order of the stock; undefined where not even the first plan is there yet. */
+  readonly plans: readonly (ShownPlan | undefined)[];
+  /** Whether anything is still sought. */
+  readonly seeking: boolean;
   readonly fault: string | undefined;
+  /** Ends the search at once; what is shown stays. */
   stop(): void;
+  /** Takes the search up again. */
+  again(): void;
 } {
   const { design, doc, statuses } = useJob();
-  const [plans, setPlans] = useState<readonly ItemPlan[]>();
-  const [progress, setProgress] = useState<Progress & { name: string }>();
+  const [plans, setPlans] = useState<readonly (ShownPlan | undefined)[]>([]);
+  const [running, setRunning] = useState(false);
   const [fault, setFault] = useState<string>();
-  const mine = useRef(0);
+  const [round, setRound] = useState(0);
+  const worker = useRef<Worker>(undefined);
+  // what is cut stick by stick as planned leaves the plan of the rest as it is: a stick that is marked keeps its place
+  const [planned, setPlanned] = useState<ReadonlySet<string>>(() => doneOf(statuses));
+  const done = useMemo(() => doneOf(statuses), [statuses]);
+  const base = fits(planned, done, plans) ? planned : done;
+  if (base !== planned) setPlanned(base);
   const requests = useMemo(() => {
     const items = new Map(catalogue(design.scale).map((i) => [i.id, i]));
-    const done = new Set(statuses.filter(serves).map((s) => s.stick));
-    return [...wantedByItem(design.pieces, doc.cutting, done)]
+    return [...wantedByItem(design.pieces, doc.cutting, base)]
       .sort(([a], [b]) => (a < b ? -1 : 1))
       .map(([id, wanted]): PlanRequest => ({
         item: items.get(id)!,
@@ -36,24 +60,36 @@ export function usePlan(): {
         lengths: stockLengths(items.get(id)!, doc.stock.sticks[id]),
         settings: { ...doc.cutting },
       }));
-  }, [design, doc, statuses]);
+  }, [design, doc, base]);
   const key = useMemo(() => JSON.stringify(requests), [requests]);
+  const end = useCallback(() => {
+    worker.current?.terminate();
+    worker.current = undefined;
+    setRunning(false);
+  }, []);
   useEffect(() => {
-    const n = ++ticket;
-    mine.current = n;
-    const w = start();
-    void w.stop(n - 1);
     setFault(undefined);
-    w.plan(
-      requests,
-      n,
-      proxy((name: string, p: Progress) => void (n === ticket && setProgress({ name, ...p }))),
-    )
-      .then((p) => n === ticket && setPlans(p))
-      .catch((e: unknown) => n === ticket && setFault(`The plan could not be made: ${(e as Error).message}`))
-      .finally(() => n === ticket && setProgress(undefined));
-    return () => void w.stop(n);
+    setPlans(requests.map(() => undefined));
+    if (requests.length === 0) return;
+    const own = new Worker(new URL("../workers/planner.worker.ts", import.meta.url), { type: "module" });
+    worker.current = own;
+    setRunning(true);
+    const tell = ({ at, ...news }: PlanNews): void => {
+      if (worker.current === own) setPlans((all) => all.map((p, i) => (i === at ? news : p)));
+    };
+    wrap<Planner>(own)
+      .plan(requests, proxy(tell))
+      .catch((e: unknown) => worker.current === own && setFault(`The plan could not be made: ${(e as Error).message}`))
+      .finally(() => worker.current === own && end());
+    return end;
     // the key says when anything the plan depends on has changed
-  }, [key]);
-  return { plans, progress, fault, stop: () => void start().stop(mine.current) };
+  }, [key, round, end]);
+  const shown = running ? plans : plans.map((p) => p && { ...p, seeking: false });
+  return {
+    plans: shown,
+    seeking: running,
+    fault,
+    stop: end,
+    again: useCallback(() => setRound((n) => n + 1), []),
+  };
 }

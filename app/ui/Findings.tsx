@@ -3,6 +3,7 @@ import type { Finding } from "core/checks";
 import { useNavigate } from "react-router";
 import { setParam } from "~/board/useParam";
 import { chosenVariant, useJob } from "~/job/JobContext";
+import { usePaper } from "~/job/usePaper";
 
 const LOOK = {
   fault: { name: "Fault.", bar: "border-fault", ink: "text-fault" },
@@ -12,13 +13,26 @@ const LOOK = {
 
 /** What Cardo thinks of the design: each a sentence, with its remedy and a way to set it aside. */
 export function Findings({ only }: { only?: (f: Finding) => boolean }) {
-  const { findings, checking } = useJob();
+  const { findings, checking, design, doc } = useJob();
+  const [paper] = usePaper();
   const shown = only ? findings.filter(only) : findings;
   const open = shown.filter((f) => f.aside === undefined);
   const aside = shown.filter((f) => f.aside !== undefined);
+  const print = async (): Promise<void> => {
+    const [{ findingPages }, { savePdf }] = await Promise.all([import("core/lists"), import("~/job/savePdf")]);
+    const plan = findingPages(design, shown, paper, new Date().toISOString().slice(0, 10));
+    await savePdf([{ name: "Findings", plan }], `${doc.name}: findings`, "Findings.pdf");
+  };
   return (
     <section aria-label="Findings">
-      <h2 className="label">Findings</h2>
+      <div className="flex items-baseline justify-between gap-2">
+        <h2 className="label">Findings</h2>
+        {shown.length > 0 && (
+          <button className="link min-h-6 text-[14px]" onClick={() => void print()}>
+            Print them (PDF)
+          </button>
+        )}
+      </div>
       {checking && (
         <p className="mt-1 text-[15px] text-ink-2" role="status">
           Checking every joint …

@@ -1,49 +1,65 @@
 import { expose } from "comlink";
 import wasmUrl from "highs/runtime?url";
 import {
+  itemPlanOf,
   loadLinearSolver,
   planItem,
   type CutSettings,
   type ItemPlan,
-  type LinearSolver,
-  type Progress,
   type StockLength,
+  type Wanted,
 } from "core/cutting";
 import type { StockItem } from "core/lumber";
-import type { Model } from "core/units";
 
 export interface PlanRequest {
   readonly item: StockItem;
-  readonly wanted: readonly { readonly mark: string; readonly stick: string; readonly length: Model }[];
+  readonly wanted: readonly Wanted[];
   readonly lengths: readonly StockLength[];
   readonly settings: CutSettings;
 }
-let solver: Promise<LinearSolver> | undefined;
-let stopped = 0;
+export interface PlanNews {
+  /** Which of the requests. */
+  readonly at: number;
+  readonly plan: ItemPlan;
+  /** Whether a better one is still sought, or the proof of this one. */
+  readonly seeking: boolean;
+}
 
-/** Plans sticks off the main thread. A stop takes what is in hand. */
+const open = (p: ItemPlan): boolean => p.result.status === "feasible" && !p.result.proven;
+
+/**
+ * Plans sticks off the main thread. A first plan of every item is told at once; then each that is not proven is bettered,
+ * those with the fewest lengths first, and every better plan is told. It is stopped by ending the worker: what was told
+ * is what one has.
+ */
 const planner = {
-  async plan(
-    requests: readonly PlanRequest[],
-    ticket: number,
-    onProgress: (name: string, p: Progress) => void,
-  ): Promise<ItemPlan[]> {
-    solver ??= loadLinearSolver(() => wasmUrl);
-    const lp = await solver;
-    const out: ItemPlan[] = [];
-    for (const r of requests)
-      out.push(
-        await planItem(r.item, r.wanted, r.lengths, r.settings, lp, async (p) => {
-          await onProgress(r.item.name, p);
-          return ticket > stopped;
-        }),
-      );
-    return out;
-  },
-  /** Ends all plans up to a ticket. */
-  stop(ticket: number): void {
-    stopped = Math.max(stopped, ticket);
+  async plan(requests: readonly PlanRequest[], tell: (news: PlanNews) => void): Promise<void> {
+    const rest: { at: number; sizes: number; told: number }[] = [];
+    for (const [at, r] of requests.entries()) {
+      const plan = await planItem(r.item, r.wanted, r.lengths, r.settings);
+      const seeking = open(plan);
+      tell({ at, plan, seeking });
+      if (seeking) rest.push({ at, sizes: new Set(r.wanted.map((w) => w.length)).size, told: costOf(plan) });
+    }
+    if (rest.length === 0) return;
+    const lp = await loadLinearSolver(() => wasmUrl);
+    for (const next of rest.sort((a, b) => a.sizes - b.sizes)) {
+      const r = requests[next.at]!;
+      let bound = 0;
+      const done = await planItem(r.item, r.wanted, r.lengths, r.settings, lp, (p) => {
+        const found = p.cost < next.told || p.lowerBound > bound ? p.inHand() : undefined;
+        if (found) {
+          next.told = p.cost;
+          bound = p.lowerBound;
+          tell({ at: next.at, plan: itemPlanOf(r.item, r.wanted, r.lengths, r.settings, found), seeking: true });
+        }
+        return true;
+      });
+      tell({ at: next.at, plan: done, seeking: false });
+    }
   },
 };
+const costOf = (p: ItemPlan): number =>
+  p.result.status === "optimal" || p.result.status === "feasible" ? p.result.cost : Infinity;
 export type Planner = typeof planner;
 expose(planner);

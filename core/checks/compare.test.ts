@@ -17,8 +17,8 @@ describe("variants in figures", () => {
         s,
         s.variants.find((v) => v.id === c.variant)!,
       );
-      expect(c.members).toBe(d.structures[0]!.resolved.frame.members.length);
-      expect(c.pieces).toBe(d.pieces.length);
+      expect(c.pieces).toBe(d.structures[0]!.resolved.sticks.length);
+      expect(c.marks).toBe(d.pieces.length);
       // 0.42 g/cm³ of wood, from memory
       const mm3 = d.structures[0]!.resolved.sticks.flatMap((k) => k.parts).reduce((t, p) => t + volumeOf(p), 0);
       expect(c.weight).toBeCloseTo((mm3 / 1000) * 0.42, 9);
@@ -37,7 +37,7 @@ describe("variants in figures", () => {
     expect(first!.price! % 2.5).toBeCloseTo(0, 9);
     expect(first!.price).toBeGreaterThan(0);
     expect(second).toMatchObject({
-      members: 0,
+      marks: 0,
       fault: expect.stringContaining("The stringers do not fit between the trusses"),
     });
   });

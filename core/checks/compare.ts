@@ -7,9 +7,10 @@ import { findings } from "./findings";
 /** A variant of a structure in figures, to be set beside others. */
 export interface Comparison {
   readonly variant: string;
-  readonly members: number;
-  /** Different pieces: rows of the cut list. */
+  /** Pieces to cut, as the board counts them. */
   readonly pieces: number;
+  /** Different ones: rows of the cut list, each with its mark. */
+  readonly marks: number;
   /** Positions of the stop: different cut lengths of each stock. */
   readonly setUps: number;
   readonly sticks: number;
@@ -42,7 +43,7 @@ async function compareVariant(doc: JobDoc, structure: string, variant: string): 
     s.variants.find((v) => v.id === variant)!,
   );
   const one = d.structures[0]!;
-  const zero = { variant, members: 0, pieces: 0, setUps: 0, sticks: 0, price: undefined, glueJoints: 0, weight: 0 };
+  const zero = { variant, pieces: 0, marks: 0, setUps: 0, sticks: 0, price: undefined, glueJoints: 0, weight: 0 };
   if (one.fault) return { ...zero, faults: 1, warnings: 0, remarks: 0, fault: one.fault };
   const items = new Map(catalogue(d.scale).map((i) => [i.id, i]));
   const styrene = new Set<string>(SERIES.filter((x) => x.material === "styrene").map((x) => x.id));
@@ -71,8 +72,8 @@ async function compareVariant(doc: JobDoc, structure: string, variant: string): 
   const glued = one.resolved.frame.joints.filter((j) => j.kind !== "trim" && j.contact !== "gap").length;
   return {
     variant,
-    members: one.resolved.frame.members.length,
-    pieces: d.pieces.length,
+    pieces: one.resolved.sticks.length,
+    marks: d.pieces.length,
     setUps: lengths.size,
     sticks,
     price: priced ? cost : undefined,

@@ -43,8 +43,8 @@ export function cutLength(p: Piece, s: CutSettings): Model {
   return model(p.shape.overall + s.allowance + s.kerf * slant);
 }
 
-/** Sticks to cut, by stock item: id, mark and length. */
-interface Wanted {
+/** A piece to be cut: id of its stick in the frame, mark and length. */
+export interface Wanted {
   readonly mark: string;
   readonly stick: string;
   readonly length: Model;
@@ -88,23 +88,35 @@ export async function planItem(
   lp?: LinearSolver,
   onProgress?: (p: Progress) => boolean | Promise<boolean>,
 ): Promise<ItemPlan> {
-  const rounded = wanted.map((w) => ({ ...w, key: Math.round(w.length * 100) }));
-  const problem: StickProblem = {
-    kerf: settings.kerf,
-    stock: lengths,
-    demand: rounded.map((w) => ({ length: w.key / 100, count: 1 })),
-  };
+  const demand = wanted.map((w) => ({ length: hundredths(w.length) / 100, count: 1 }));
+  const problem: StickProblem = { kerf: settings.kerf, stock: lengths, demand };
   const result = await solveSticks(problem, { ...(lp ? { lp } : {}), ...(onProgress ? { onProgress } : {}) });
+  return itemPlanOf(item, wanted, lengths, settings, result);
+}
+const hundredths = (length: number): number => Math.round(length * 100);
+
+/** A solved problem as sticks with their pieces, each piece in its place. */
+export function itemPlanOf(
+  item: StockItem,
+  wanted: readonly Wanted[],
+  lengths: readonly StockLength[],
+  settings: CutSettings,
+  result: StickResult,
+): ItemPlan {
   const base = { item: item.id, name: item.name, lengths, result };
   if (result.status !== "optimal" && result.status !== "feasible") return { ...base, sticks: [] };
-  const waiting = new Map<number, typeof rounded>();
-  for (const w of rounded) waiting.set(w.key, [...(waiting.get(w.key) ?? []), w]);
+  const waiting = new Map<number, Wanted[]>();
+  for (const w of wanted) {
+    const own = waiting.get(hundredths(w.length));
+    if (own) own.push(w);
+    else waiting.set(hundredths(w.length), [w]);
+  }
   const sticks = result.layouts.flatMap((l) =>
     Array.from({ length: l.count }, (): PlannedStick => {
       let at = 0;
       const length = lengths[l.stock]!.length;
       const cuts = l.cuts.map((c): PlannedCut => {
-        const w = waiting.get(Math.round(c * 100))!.shift()!;
+        const w = waiting.get(hundredths(c))!.shift()!;
         const cut = { mark: w.mark, stick: w.stick, start: model(at), length: w.length };
         at += w.length + settings.kerf;
         return cut;
@@ -113,4 +125,21 @@ export async function planItem(
     }),
   );
   return { ...base, sticks };
+}
+
+/**
+ * How far a plan can be from the best, in words: the sticks it may have too many where all cost the same, else the share
+ * of its cost. Empty when it is proven.
+ */
+export function gapWords(plan: ItemPlan): string {
+  const r = plan.result;
+  if (r.status !== "optimal" && r.status !== "feasible") return "";
+  if (r.proven) return "";
+  const costs = new Set(plan.lengths.map((l) => l.cost));
+  const [each] = costs;
+  if (costs.size === 1 && each !== undefined && each > 0) {
+    const most = r.sticks - Math.ceil(r.lowerBound / each - 1e-9);
+    if (most > 0) return `at most ${most} ${most === 1 ? "stick" : "sticks"} more than the best there can be`;
+  }
+  return `at most ${((100 * (r.cost - r.lowerBound)) / r.cost).toFixed(1)} % dearer than the best there can be`;
 }

@@ -18,6 +18,8 @@ export interface Progress {
   readonly sticks: number;
   readonly cost: number;
   readonly lowerBound: number;
+  /** The plan in hand, to be looked at before the search is through. */
+  readonly inHand: () => StickResult | undefined;
 }
 /** Limits count work, so that a plan repeats on any machine. */
 export interface SolveOptions {
@@ -78,6 +80,7 @@ export async function solveSticks(problem: StickProblem, options: SolveOptions =
         sticks: s.best?.length ?? 0,
         cost: s.best ? costOf(p, s.best) : Infinity,
         lowerBound: s.bound,
+        inHand: () => (s.best ? resultOf(s, ff) : undefined),
       });
       if (go === false) s.stopped = true;
       return !s.stopped;
@@ -88,13 +91,18 @@ export async function solveSticks(problem: StickProblem, options: SolveOptions =
   await s.tell("filled");
   if (!done(s) && !s.stopped && options.lp) await search(s, options.lp, options.rounds ?? 2000, options.nodes ?? 600);
   if (!s.best) return notEnough(problem, p);
+  return resultOf(s, ff);
+}
+/** The best plan of a search so far as an outcome. */
+function resultOf(s: Search, ff: readonly Pattern[] | undefined): StickResult {
+  const best = s.best!;
   return {
     status: done(s) ? "optimal" : "feasible",
-    sticks: s.best.length,
-    cost: costOf(p, s.best),
+    sticks: best.length,
+    cost: costOf(s.p, best),
     lowerBound: s.bound,
     proven: done(s),
-    layouts: toLayouts(s.best, p),
+    layouts: toLayouts(best, s.p),
     firstFit: ff?.length ?? null,
   };
 }

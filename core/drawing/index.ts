@@ -7,6 +7,7 @@ export * from "./drawing";
 export * from "./svg";
 export * from "./dxf";
 export * from "./pages";
+export * from "./tablePages";
 export * from "./pdf";
 export * from "./elevation";
 export * from "./thumbnail";

@@ -9,6 +9,8 @@ import {
   lineTo,
   moveTo,
   PDFDocument,
+  PDFHexString,
+  PDFName,
   popGraphicsState,
   PrintScaling,
   pushGraphicsState,
@@ -33,6 +35,11 @@ export interface PdfFonts {
   readonly label: Uint8Array;
   readonly text: Uint8Array;
 }
+/** Pages under a name, which the reader's list of contents shows. */
+export interface PdfPart {
+  readonly name: string;
+  readonly plan: PagePlan;
+}
 export interface PdfOptions {
   readonly title: string;
   readonly date: Date;
@@ -49,7 +56,7 @@ const TINT: Record<Fill, readonly [number, number, number]> = {
 const KAPPA = 0.5522847498;
 
 /** Page plans as one PDF: vector, full size, print scaling off, the same bytes for the same input. */
-export async function toPdf(plans: readonly PagePlan[], options: PdfOptions): Promise<Uint8Array> {
+export async function toPdf(parts: readonly PdfPart[], options: PdfOptions): Promise<Uint8Array> {
   const doc = await PDFDocument.create({ updateMetadata: false });
   doc.registerFontkit(fontkit);
   doc.setTitle(options.title);
@@ -62,9 +69,11 @@ export async function toPdf(plans: readonly PagePlan[], options: PdfOptions): Pr
     label: await doc.embedFont(options.fonts.label, { subset: true }),
     text: await doc.embedFont(options.fonts.text, { subset: true }),
   };
-  for (const plan of plans)
+  const marks: { name: string; page: PDFPage }[] = [];
+  for (const { name, plan } of parts)
     for (const p of plan.pages) {
       const page = doc.addPage([p.size[0] * PT, p.size[1] * PT]);
+      if (p === plan.pages[0]) marks.push({ name, page });
       const { at, size } = p.window;
       page.pushOperators(
         pushGraphicsState(),
@@ -76,7 +85,30 @@ export async function toPdf(plans: readonly PagePlan[], options: PdfOptions): Pr
       page.pushOperators(popGraphicsState());
       for (const e of p.furniture) paint(page, e, [0, 0], fonts);
     }
+  addBookmarks(doc, marks);
   return doc.save({ useObjectStreams: false });
+}
+
+/** A bookmark for each part, in order: PDF 1.7 (ISO 32000-1) 12.3.3, a flat outline whose entries show their page. */
+function addBookmarks(doc: PDFDocument, marks: readonly { readonly name: string; readonly page: PDFPage }[]): void {
+  if (marks.length === 0) return;
+  const { context } = doc;
+  const [root, ...items] = Array.from({ length: marks.length + 1 }, () => context.nextRef());
+  marks.forEach(({ name, page }, i) =>
+    context.assign(
+      items[i]!,
+      context.obj({
+        Title: PDFHexString.fromText(name),
+        Parent: root!,
+        Dest: [page.ref, "Fit"],
+        ...(i > 0 ? { Prev: items[i - 1]! } : {}),
+        ...(i + 1 < items.length ? { Next: items[i + 1]! } : {}),
+      }),
+    ),
+  );
+  context.assign(root!, context.obj({ Type: "Outlines", First: items[0]!, Last: items.at(-1)!, Count: items.length }));
+  doc.catalog.set(PDFName.of("Outlines"), root!);
+  doc.catalog.set(PDFName.of("PageMode"), PDFName.of("UseOutlines"));
 }
 
 const entitiesOf = (d: Drawing): Entity[] => d.layers.flatMap((l) => [...l.entities]);

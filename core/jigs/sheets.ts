@@ -1,6 +1,16 @@
-import { paginate, toDxf, toPdf, toSvg, type PagePlan, type PaperId, type PdfFonts, type SheetText } from "../drawing";
+import {
+  paginate,
+  type Drawing,
+  toDxf,
+  toPdf,
+  toSvg,
+  type PagePlan,
+  type PaperId,
+  type PdfFonts,
+  type SheetText,
+} from "../drawing";
 import { designHash, shortHash, type Design, type StructureDesign } from "../job";
-import { feet, prototype, scaleLabel, toModel } from "../units";
+import { feet, prototype, scaleLabel, tellIn, toModel, type Units } from "../units";
 import { singleSheet, template } from "./template";
 import { buildSheets, buildingSheets } from "./buildingSheets";
 import { trestleSheets, type NamedDrawing } from "./trestleSheets";
@@ -34,11 +44,18 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
           issue,
           graphic,
         },
-        drawing,
+        drawing: inUnits(drawing, d.doc.brief.units),
         fileName: `${slug(structure.structure.name) || "jig"}-${slug(what)}`,
       })),
     );
 }
+/** The same drawing with the words on it in the units of the job. */
+const inUnits = (d: Drawing, units: Units): Drawing => ({
+  layers: d.layers.map((l) => ({
+    ...l,
+    entities: l.entities.map((e) => (e.kind === "text" ? { ...e, text: tellIn(e.text, units) } : e)),
+  })),
+});
 /** Letters, digits and hyphens. */
 const slug = (name: string): string =>
   name
@@ -68,7 +85,7 @@ export const jigPdf = (
   fonts: PdfFonts,
 ): Promise<Uint8Array> =>
   toPdf(
-    sheets.map((s) => pagesOf(s, paper)),
+    sheets.map((s) => ({ name: s.words.title, plan: pagesOf(s, paper) })),
     { title, date, fonts },
   );
 /** One sheet, not cut into pages, as SVG or DXF. */

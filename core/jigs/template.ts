@@ -1,4 +1,5 @@
-import { wholeId, type Piece, type Resolved } from "../frame";
+import { nominalOf, wholeId, type Piece, type Resolved } from "../frame";
+import { OTHER_STOCK } from "../lumber";
 import type { Vec2 } from "../geometry";
 import {
   boundsOfDrawing,
@@ -15,7 +16,7 @@ import {
   type Shown,
   type View,
 } from "../drawing";
-import type { StructureDesign } from "../job";
+import { bothEnds, type StructureDesign } from "../job";
 import { printMm } from "../units";
 
 /** Height of a capital in a piece mark, mm: to be read at the bench. */
@@ -226,23 +227,41 @@ function capDimension(shown: readonly Shown[], y: number): Entity[] {
   return across([Math.min(...xs), y], [Math.max(...xs), y], y - 4);
 }
 
-/** The pieces that lie on a sheet, with how many of each lie there. */
+/** Columns of a parts list: head, and where each starts, for letters 1 mm high. */
+const PARTS = [
+  ["Mark", 0],
+  ["Count", 5],
+  ["Piece", 9.5],
+  ["Stock", 24],
+  ["Section", 34],
+  ["Tip to tip", 49],
+  ["End cuts", 58],
+] as const;
+const PARTS_WIDTH = 84;
+/** Rows up to which a parts list stands in one column at its usual size. */
+const ONE_COLUMN = 24;
+
+/** The pieces that lie on a sheet, with how many of each lie there, their stock and end cuts. A long list stands in two columns, so that it does not take a page of its own. */
 function partsList(lying: readonly Resolved[], pieces: readonly Piece[], at: Vec2): Entity[] {
   const here = new Set(lying.map((k) => k.id));
   const own = pieces.map((p) => ({ p, n: p.sticks.filter((id) => here.has(id)).length })).filter(({ n }) => n > 0);
-  const row = 4;
-  const columns = [0, 10, 20, 50, 74];
-  const put = (cells: readonly string[], y: number, font: "label" | "text"): Entity[] =>
-    cells.map((c, i) => text([at[0] + columns[i]!, y], c, 2, "start", font));
+  const two = own.length > ONE_COLUMN;
+  const [size, row] = two ? [1.25, 2.7] : [1.9, 4];
+  const rows = two ? Math.ceil(own.length / 2) : own.length;
+  const put = (cells: readonly string[], column: number, y: number, font: "label" | "text"): Entity[] =>
+    cells.map((c, i) => text([at[0] + (PARTS[i]![1] + column * PARTS_WIDTH) * size * 0.8, y], c, size, "start", font));
+  const cells = ({ p, n }: (typeof own)[number]): string[] => {
+    const e = bothEnds(p.shape.ends);
+    const ends = e.first === e.far ? ["both", e.first, e.relation].filter(Boolean).join(" ") : `${e.first}; ${e.far}`;
+    const nominal = OTHER_STOCK[p.stock] ? OTHER_STOCK[p.stock]! : nominalOf(p.shape.kind, p.nominal);
+    const section = p.shape.section.map((x) => printMm(x, 2)).join(" × ");
+    return [p.mark, `${n}`, p.role, nominal, section, printMm(p.shape.overall, 2), ends];
+  };
+  const heads = PARTS.map(([head]) => head);
   return [
-    ...put(["Mark", "Count", "Piece", "Section, mm", "Tip to tip, mm"], at[1], "label"),
-    ...own.flatMap(({ p, n }, i) =>
-      put(
-        [p.mark, `${n}`, p.role, p.shape.section.map((x) => x.toFixed(2)).join(" × "), p.shape.overall.toFixed(2)],
-        at[1] - (i + 1) * row,
-        "text",
-      ),
-    ),
+    ...(own.length > 0 ? put(heads, 0, at[1], "label") : []),
+    ...(two ? put(heads, 1, at[1], "label") : []),
+    ...own.flatMap((o, i) => put(cells(o), Math.floor(i / rows), at[1] - ((i % rows) + 1) * row, "text")),
   ];
 }
 

@@ -121,7 +121,7 @@ function heightsTable(s: StructureDesign, pieces: readonly Piece[], l: TrestleLa
   const row = (cells: readonly string[], y: number, font: "label" | "text"): Entity[] =>
     cells.map((c, i) => text([at[0] + columns[i]!, y], c, 2, "start", font));
   return [
-    ...row(["Bent", "Height, mm", "Stories", "Posts", "Sills", "Braces"], at[1], "label"),
+    ...row(["Bent", "Height", "Stories", "Posts", "Sills", "Braces"], at[1], "label"),
     ...rows.flatMap((r, i) => row(r, at[1] - (i + 1) * 4, "text")),
   ];
 }
@@ -272,7 +272,7 @@ function groundSheet(s: StructureDesign, v: TrestleValues, l: TrestleLayout): Dr
     return part.length === 0
       ? []
       : [
-          ...cells(["Bent", "Post", "Footing, mm", "Ground, mm", "prototype"], y0, "label", k * 96),
+          ...cells(["Bent", "Post", "Footing", "Ground", "prototype"], y0, "label", k * 96),
           ...part.flatMap((r, i) => cells(r, y0 - (i + 1) * 3.6, "text", k * 96)),
         ];
   });

@@ -1,6 +1,6 @@
 import { nominalOf, type EndCut } from "../frame";
 import { catalogue, OTHER_STOCK } from "../lumber";
-import { printFeetInches, printNumber, toPrototype } from "../units";
+import { printNumber, printPrototype, toPrototype } from "../units";
 import type { Design } from "./design";
 
 /** A row of the cut list, ready to print. Lengths model mm unless said. */
@@ -83,7 +83,7 @@ export function cutRows(d: Design): CutRow[] {
     stock: names.get(p.stock) ?? OTHER_STOCK[p.stock] ?? p.stock,
     section_mm: p.shape.section.map((x) => x.toFixed(2)).join(" × "),
     overall_mm: mm(p.shape.overall),
-    overall_prototype: printFeetInches(toPrototype(d.scale, p.shape.overall)),
+    overall_prototype: printPrototype(toPrototype(d.scale, p.shape.overall), d.doc.brief.units.prototype),
     theoretical_mm: theory.has(p.sticks[0]!) ? mm(theory.get(p.sticks[0]!)!) : "",
     long_edge_mm: mm(p.shape.longPoint),
     short_edge_mm: mm(p.shape.shortPoint),

@@ -15,5 +15,7 @@ export * from "./issueDoc";
 export * from "./progress";
 export * from "./file";
 export * from "./cutList";
+export * from "./whereRanges";
+export * from "./cutTable";
 export * from "./report";
 export * from "./picture";

@@ -7,3 +7,4 @@ export * from "./scale";
 export * from "./parseLength";
 export * from "./printLength";
 export * from "./plain";
+export * from "./tellIn";

@@ -1,5 +1,6 @@
-import { shortHash, whereWords } from "core/job";
+import { shortHash, whereRanges } from "core/job";
 import { useJob } from "~/job/JobContext";
+import { useCutMarks } from "~/job/useCutMarks";
 import { clockOf } from "~/job/useKeeping";
 import { Next } from "~/ui/Next";
 
@@ -16,6 +17,7 @@ const INK = {
 /** What is cut and whether it still fits, and what happened when: read at arm's length. */
 export default function Bench() {
   const { design, statuses, issues, doc } = useJob();
+  const { takeBack } = useCutMarks();
   const all = design.pieces.reduce((n, p) => n + p.sticks.length, 0);
   const good = statuses.filter((s) => s.state === "valid").length;
   const groups = [...new Set(statuses.map((s) => `${s.mark}|${s.words}|${s.state}`))];
@@ -44,7 +46,10 @@ export default function Bench() {
                 {first.state === "valid" ? "✓ " : ""}
                 {first.words}
               </span>
-              <span className="ml-auto text-[16px] text-ink-2">{list.map((s) => whereWords(s.stick)).join("; ")}</span>
+              <span className="ml-auto text-[16px] text-ink-2">{whereRanges(list.map((s) => s.stick))}</span>
+              <button className="btn shrink-0" onClick={() => takeBack(list.map((s) => s.stick))}>
+                Take back
+              </button>
             </li>
           );
         })}

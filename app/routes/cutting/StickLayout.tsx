@@ -1,6 +1,8 @@
-import type { ItemPlan, PlannedStick } from "core/cutting";
+import { gapWords, type ItemPlan, type PlannedStick } from "core/cutting";
 import { hull } from "core/geometry";
 import { printNumber } from "core/units";
+import { serves } from "core/job";
+import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
 import type { usePlan } from "~/job/usePlan";
 import { useUnits } from "~/job/units";
@@ -13,30 +15,41 @@ export function StickLayout({
   plan: ReturnType<typeof usePlan>;
   styrene: (item: string) => boolean;
 }) {
-  const { plans, progress, fault, stop } = plan;
+  const { plans, seeking, fault, stop, again } = plan;
+  const open = plans.filter((p) => p === undefined || p.seeking).length;
+  const unproven = plans.some((p) => p && gapWords(p.plan) !== "");
   return (
     <div className="space-y-6">
-      {progress && (
-        <p role="status" className="flex items-center gap-4 border-l-[3px] border-ochre bg-shade px-4 py-2">
+      {seeking ? (
+        <p role="status" className="flex flex-wrap items-center gap-4 border-l-[3px] border-ochre bg-shade px-4 py-2">
           <span>
-            {progress.name}: a plan of {progress.sticks} sticks is in hand;{" "}
-            {progress.phase === "filled" ? "looking for a better one" : "proving that none is cheaper"} …
+            {plans.length - open} of {plans.length} {plans.length === 1 ? "section is" : "sections are"} planned to the
+            end. For the others what is shown can be cut; better plans and proofs are looked for behind it.
           </span>
           <button className="btn" onClick={stop}>
             Stop and take it
           </button>
         </p>
+      ) : (
+        unproven && (
+          <p role="status" className="flex flex-wrap items-center gap-4 border-l-[3px] border-edge bg-shade px-4 py-2">
+            <span>Stopped. What is shown can be cut.</span>
+            <button className="btn" onClick={again}>
+              Look for a better plan
+            </button>
+          </p>
+        )
       )}
       {fault && <p className="text-fault">{fault}</p>}
-      {plans?.length === 0 && <p className="text-lg">Every piece is cut. What was cut is under Bench.</p>}
-      {plans?.map((p) => (
-        <Item key={p.item} plan={p} styrene={styrene(p.item)} />
-      ))}
+      {plans.length === 0 && <p className="text-lg">Every piece is cut. What was cut is under Bench.</p>}
+      {plans.map(
+        (p) => p && <Item key={p.plan.item} plan={p.plan} seeking={p.seeking} styrene={styrene(p.plan.item)} />,
+      )}
     </div>
   );
 }
 
-function Item({ plan, styrene }: { plan: ItemPlan; styrene: boolean }) {
+function Item({ plan, seeking, styrene }: { plan: ItemPlan; seeking: boolean; styrene: boolean }) {
   const { M } = useUnits();
   const r = plan.result;
   if (r.status === "too long")
@@ -67,7 +80,10 @@ function Item({ plan, styrene }: { plan: ItemPlan; styrene: boolean }) {
         {r.proven ? (
           <b className="text-verdigris">✓ Proven: no plan costs less.</b>
         ) : (
-          <b className="text-ochre">Not proven.</b>
+          <b className="text-ochre">
+            {capital(gapWords(plan))}
+            {seeking ? "; a better one is looked for." : "."}
+          </b>
         )}{" "}
         The bound is {costed ? printNumber(r.lowerBound, 2) : M(r.lowerBound, 0)}
         {costed ? "" : " of stock"}; this plan takes {costed ? printNumber(r.cost, 2) : M(r.cost, 0)}. First-fit,
@@ -83,6 +99,8 @@ function Item({ plan, styrene }: { plan: ItemPlan; styrene: boolean }) {
     </section>
   );
 }
+
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 function Trouble({ name, text }: { name: string; text: string }) {
   return (
@@ -100,8 +118,12 @@ function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick;
   const { M } = useUnits();
   const k = W / longest;
   const shapes = new Map(job.design.pieces.map((p) => [p.mark, p.shape]));
+  const { mark, takeBack } = useCutMarks();
+  const sticks = stick.cuts.map((c) => c.stick);
+  const cut = new Set(job.statuses.filter(serves).map((c) => c.stick));
+  const done = sticks.every((c) => cut.has(c));
   return (
-    <li className="flex items-center gap-3">
+    <li className={`flex items-center gap-3 ${done ? "opacity-60" : ""}`}>
       <span className="head w-7 text-right text-[16px]">{n}</span>
       <svg
         viewBox={`0 0 ${W} 46`}
@@ -163,17 +185,20 @@ function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick;
           </text>
         )}
       </svg>
-      <button
-        className="btn"
-        onClick={() =>
-          void job.addIssue(
-            "cut",
-            stick.cuts.map((c) => c.stick),
-          )
-        }
-      >
-        Mark as cut
-      </button>
+      <span className="w-[128px] shrink-0">
+        {done ? (
+          <span className="flex items-center gap-2">
+            <span className="flex min-h-[34px] items-center font-semibold text-verdigris">✓ Cut</span>
+            <button className="link min-h-6 text-[14px]" onClick={() => takeBack(sticks)}>
+              Take back
+            </button>
+          </span>
+        ) : (
+          <button className="btn" onClick={() => mark(sticks)}>
+            Mark as cut
+          </button>
+        )}
+      </span>
     </li>
   );
 }

@@ -1,6 +1,9 @@
 import { useState } from "react";
+import { toast } from "sonner";
+import { PAPERS, type PagePlan, type PaperId } from "core/drawing";
 import { isStyrene, Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
+import { usePaper } from "~/job/usePaper";
 import { usePlan } from "~/job/usePlan";
 import { useUnits } from "~/job/units";
 import { LengthField } from "~/ui/Fields";
@@ -22,6 +25,20 @@ export default function Cutting() {
       mm >= 0 && mm <= most
         ? job.edit(label, (d) => void (d.cutting[what] = mm))
         : [`Read ${M(mm, 2)}; it may be from 0 to ${most} mm.`];
+  const planned = plan.plans.flatMap((p) => (p ? [p.plan] : []));
+  const [paper, setPaper] = usePaper();
+  const today = (): string => new Date().toISOString().slice(0, 10);
+  const print = async (name: string, make: (l: typeof import("core/lists")) => PagePlan): Promise<void> => {
+    try {
+      const [lists, { savePdf }] = await Promise.all([import("core/lists"), import("~/job/savePdf")]);
+      await savePdf([{ name, plan: make(lists) }], `${job.doc.name}: ${name.toLowerCase()}`, `${name}.pdf`);
+    } catch (e) {
+      toast.error(`The ${name.toLowerCase()} could not be made: ${(e as Error).message}`);
+    }
+  };
+  const printCutList = (): Promise<void> => print("Cut list", (l) => l.cutListPages(job.design, paper, today()));
+  const printSticks = (): Promise<void> =>
+    print("Stick layout", (l) => l.stickPages(job.design, planned, paper, today()));
   return (
     <div className="flex h-full">
       <div className="flex min-w-0 flex-1 flex-col">
@@ -39,11 +56,25 @@ export default function Cutting() {
               </button>
             ))}
           </div>
-          <a className="btn ml-auto" href={`/jobs/${job.id}/cut-list.csv`} download>
+          <label className="ml-auto flex items-center gap-2 text-[15px]">
+            Paper
+            <select className="field !w-24" value={paper} onChange={(e) => setPaper(e.target.value as PaperId)}>
+              {Object.keys(PAPERS).map((p) => (
+                <option key={p}>{p}</option>
+              ))}
+            </select>
+          </label>
+          <button className="btn" disabled={job.design.pieces.length === 0} onClick={() => void printCutList()}>
+            Cut list (PDF)
+          </button>
+          <button className="btn" disabled={planned.length === 0} onClick={() => void printSticks()}>
+            Stick layout (PDF)
+          </button>
+          <a className="btn" href={`/jobs/${job.id}/cut-list.csv`} download>
             Cut list as CSV
           </a>
         </div>
-        <div className="min-h-0 flex-1 overflow-auto px-7 py-3">
+        <div data-scrolls className="min-h-0 flex-1 overflow-auto px-7 py-3">
           {job.design.pieces.length === 0 ? (
             <p className="text-lg">
               There is nothing to cut yet. Frame a structure first; the demo job “Gulch trestle” has a cut list.
@@ -80,7 +111,7 @@ export default function Cutting() {
             keep={small("allowance", "Allowance", 20)}
           />
         </section>
-        {plan.plans && plan.plans.length > 0 && <MaterialChart plans={plan.plans} kerf={cutting.kerf} />}
+        <MaterialChart plans={planned} kerf={cutting.kerf} />
       </SidePanel>
     </div>
   );

@@ -3,7 +3,7 @@ import type { Comparison } from "core/checks";
 import { boundsOfShown, elevation, VIEWS, type Shown } from "core/drawing";
 import { designVariant, type StructureDoc } from "core/job";
 import { kindOf } from "core/structures";
-import { printNumber } from "core/units";
+import { printNumber, tellIn } from "core/units";
 import { startFramer } from "~/job/useFindings";
 import { useJob } from "~/job/JobContext";
 import { TextField } from "~/ui/Fields";
@@ -11,6 +11,7 @@ import { TextField } from "~/ui/Fields";
 /** The variants of a structure side by side at one scale, with their figures; one is chosen, and why is kept. */
 export default function Compare({ structure: s, close }: { structure: StructureDoc; close: () => void }) {
   const job = useJob();
+  const { units } = job.doc.brief;
   const [figures, setFigures] = useState<readonly Comparison[]>();
   const home = kindOf(s.kind).home;
   const drawn = useMemo(
@@ -37,14 +38,17 @@ export default function Compare({ structure: s, close }: { structure: StructureD
   const change = (label: string, f: (x: StructureDoc) => void): void =>
     void job.edit(label, (d) => f(d.structures.find((x) => x.id === s.id)! as StructureDoc));
   const rows: readonly (readonly [string, (c: Comparison) => string])[] = [
-    ["Members", (c) => String(c.members)],
-    ["Different pieces", (c) => String(c.pieces)],
+    ["Pieces", (c) => String(c.pieces)],
+    ["Marks", (c) => String(c.marks)],
     ["Set-ups of the stop", (c) => String(c.setUps)],
     ["Sticks", (c) => String(c.sticks)],
     ["Price", (c) => (c.price === undefined ? "no prices given" : printNumber(c.price, 2))],
     ["Glue joints", (c) => String(c.glueJoints)],
     ["Weight of the model", (c) => `${printNumber(c.weight, 1)} g`],
-    ["Findings", (c) => c.fault ?? `${c.faults} faults, ${c.warnings} warnings, ${c.remarks} remarks`],
+    [
+      "Findings",
+      (c) => (c.fault && tellIn(c.fault, units)) ?? `${c.faults} faults, ${c.warnings} warnings, ${c.remarks} remarks`,
+    ],
   ];
   return (
     <section aria-label="Variants side by side" className="flex h-full min-w-0 flex-1 flex-col overflow-auto">
@@ -81,7 +85,7 @@ export default function Compare({ structure: s, close }: { structure: StructureD
             <figcaption className="py-1 text-center text-[16px]">
               <b>{v.name}</b>
               {v.id === s.chosen ? " · chosen" : ""} <span className="text-ink-2">{d.kind.describe(v.params)}</span>
-              {d.fault && <p className="text-[15px] text-fault">{d.fault}</p>}
+              {d.fault && <p className="text-[15px] text-fault">{tellIn(d.fault, units)}</p>}
             </figcaption>
           </figure>
         ))}

@@ -6,7 +6,7 @@ import { boundsOfShown, elevation, VIEWS, type View } from "core/drawing";
 import { scaleOfDrawing } from "core/job";
 import { fromPixel } from "core/prototype";
 import { kindOf, paramAt, printParam, type Dimension } from "core/structures";
-import { model, printMm, printModel } from "core/units";
+import { model, printMm, printModel, tellIn } from "core/units";
 import { Board, type BoardView } from "~/board/Board";
 import { DimensionFigures, DimensionLines, placeDimensions } from "~/board/Dimensions";
 import { Handles } from "~/board/Handles";
@@ -105,7 +105,8 @@ export default function Framing() {
 
   const s = design.structure;
   const placed = job.findings.filter((f) => f.structure === s.id && f.at && f.aside === undefined);
-  const tell = (words: string): void => {
+  const tell = (said: string): void => {
+    const words = tellIn(said, job.doc.brief.units);
     setSaid(words);
     if (/[.!?]$/.test(words)) toast.error(words, { id: "refusal" });
   };

@@ -6,6 +6,7 @@ import { designHash, shortHash } from "core/job";
 import { Board } from "~/board/Board";
 import { useJob } from "~/job/JobContext";
 import { clockOf } from "~/job/useKeeping";
+import { usePaper } from "~/job/usePaper";
 import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
 import { SidePanel } from "~/ui/SidePanel";
@@ -15,12 +16,14 @@ const PADDING = [20, 16, 20, 60] as const;
 /** Full-size templates: looked at as the pages they print on, printed, and told when they are stale. */
 export default function Jigs() {
   const job = useJob();
-  const [paper, setPaper] = useState<PaperId>("A4");
+  const [paper, setPaper] = usePaper();
+  const [off, setOff] = useState<ReadonlySet<string>>(new Set());
   const [which, setWhich] = useState(0);
   const [page, setPage] = useState(0);
   const today = useMemo(() => new Date().toISOString().slice(0, 10), []);
   const sheets = useMemo(() => jigSheets(job.design, today), [job.design, today]);
   const sheet = sheets[Math.min(which, sheets.length - 1)];
+  const counts = useMemo(() => sheets.map((x) => pagesOf(x, paper).pages.length), [sheets, paper]);
   const plan = useMemo(() => sheet && pagesOf(sheet, paper), [sheet, paper]);
   if (!sheet || !plan)
     return (
@@ -33,13 +36,17 @@ export default function Jigs() {
       </div>
     );
   const hash = designHash(job.design);
+  const listed = sheets.map((x, n) => ({ n, name: x.words.title, pages: counts[n]! }));
+  const picked = listed.filter((x) => !off.has(x.name));
+  const pageCount = picked.reduce((k, x) => k + x.pages, 0);
   const prints = [...job.issues].filter((i) => i.kind === "print").reverse();
   const shown = plan.pages[Math.min(page, plan.pages.length - 1)]!;
   const print = async (): Promise<void> => {
     job.addIssue("print");
     if (!(await job.whenKept()))
       return void toast.error("The server does not answer, so no sheet can be made. The print is noted; try again in a moment."); // prettier-ignore
-    window.location.assign(`/jobs/${job.id}/sheets/jigs.pdf?paper=${paper}&date=${today}`);
+    const which = off.size > 0 ? `&sheets=${picked.map((x) => x.n).join(",")}` : "";
+    window.location.assign(`/jobs/${job.id}/sheets/jigs.pdf?paper=${paper}&date=${today}${which}`);
   };
   return (
     <div className="flex h-full">
@@ -69,9 +76,14 @@ export default function Jigs() {
               }}
             />
           </div>
-          <button className="act" onClick={() => void print()}>
+          <button className="act" disabled={picked.length === 0} onClick={() => void print()}>
             Print jigs (PDF)
           </button>
+          <span className="self-center text-[15px] text-ink-2" role="status">
+            {picked.length === 0
+              ? "no sheet is ticked"
+              : `${picked.length === listed.length ? "" : `${picked.length} of `}${listed.length} ${listed.length === 1 ? "sheet" : "sheets"}, ${pageCount} ${pageCount === 1 ? "page" : "pages"}`}
+          </span>
           <a className="btn" href={`/jobs/${job.id}/sheets/${sheet.fileName}.svg?date=${today}`} download>
             SVG
           </a>
@@ -101,6 +113,49 @@ export default function Jigs() {
       </div>
       <SidePanel label="Prints">
         <div className="space-y-5 text-[15px]">
+          {listed.length > 1 && (
+            <section>
+              <h2 className="label">Sheets to print</h2>
+              <p className="flex gap-4">
+                <button className="link min-h-6" onClick={() => setOff(new Set())}>
+                  All
+                </button>
+                <button className="link min-h-6" onClick={() => setOff(new Set(listed.map((x) => x.name)))}>
+                  None
+                </button>
+                <button
+                  className="link min-h-6"
+                  onClick={() => setOff(new Set(listed.filter((x) => x.name !== sheet.words.title).map((x) => x.name)))}
+                >
+                  Only the one shown
+                </button>
+              </p>
+              <ul>
+                {listed.map((x) => (
+                  <li key={x.name} className="row flex items-center gap-2 py-0.5">
+                    <label className="flex min-h-6 min-w-0 flex-1 items-center gap-2">
+                      <input
+                        type="checkbox"
+                        className="size-4.5 shrink-0"
+                        checked={!off.has(x.name)}
+                        onChange={() =>
+                          setOff((o) => {
+                            const next = new Set(o);
+                            if (!next.delete(x.name)) next.add(x.name);
+                            return next;
+                          })
+                        }
+                      />
+                      <span className="min-w-0">{x.name}</span>
+                    </label>
+                    <span className="shrink-0 text-ink-2">
+                      {x.pages} {x.pages === 1 ? "page" : "pages"}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
           <section>
             <h2 className="label">How to print it true</h2>
             <ol className="ml-5 list-decimal space-y-1">

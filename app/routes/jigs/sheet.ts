@@ -14,14 +14,18 @@ export async function loader({ params, request }: Route.LoaderArgs) {
   const design = readDesign(params.job);
   const [, name = "", ending = ""] = /^(.*)\.([a-z]+)$/.exec(params.file) ?? [];
   const gone = (what: string) => new Response(what, { status: 404 });
-  if (!design || !TYPES[ending]) return gone("There is no such sheet.");
+  if (!design || !Object.hasOwn(TYPES, ending)) return gone("There is no such sheet.");
   const query = new URL(request.url).searchParams;
   const asked = query.get("date") ?? "";
   const date = /^\d{4}-\d\d-\d\d$/.test(asked) ? asked : new Date().toISOString().slice(0, 10);
   const paper = (query.get("paper") ?? "A4") as PaperId;
-  if (!(paper in PAPERS)) return gone(`Paper “${paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
-  const sheets = jigSheets(design, date);
-  if (sheets.length === 0) return gone("Nothing is framed yet, so there is no jig.");
+  if (!Object.hasOwn(PAPERS, paper))
+    return gone(`Paper “${paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
+  const all = jigSheets(design, date);
+  const wanted = query.get("sheets")?.split(",").map(Number);
+  const sheets = wanted ? wanted.flatMap((n) => all[n] ?? []) : all;
+  if (all.length === 0) return gone("Nothing is framed yet, so there is no jig.");
+  if (sheets.length === 0) return gone("None of the sheets asked for is there any more; choose them again.");
   const send = (body: string | Uint8Array, file: string) =>
     new Response(typeof body === "string" ? body : new Uint8Array(body), {
       headers: {
@@ -41,6 +45,7 @@ export async function loader({ params, request }: Route.LoaderArgs) {
       `${sheets[0]!.fileName}-${paper}`,
     );
   }
-  const sheet = sheets.find((s) => s.fileName === name) ?? sheets[0]!;
+  const sheet = sheets.find((s) => s.fileName === name);
+  if (!sheet) return gone(`There is no sheet “${name}”; there are ${sheets.map((s) => s.fileName).join(", ")}.`);
   return send(ending === "svg" ? jigSvg(sheet) : jigDxf(sheet), sheet.fileName);
 }

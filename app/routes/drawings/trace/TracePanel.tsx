@@ -1,6 +1,7 @@
 import { toast } from "sonner";
 import { COMMON_SIZES, parseNominal } from "core/lumber";
 import { ROLES } from "core/structures";
+import { tellIn } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { SelectField, TextField } from "~/ui/Fields";
 import { useSheet } from "../sheet";
@@ -88,7 +89,7 @@ export function TracePanel() {
           {t.params && <WholeForm />}
           {t.design?.fault && (
             <p role="alert" className="border-l-[3px] border-fault pl-2 text-[15px]">
-              {t.design.fault}
+              {tellIn(t.design.fault, job.doc.brief.units)}
             </p>
           )}
         </section>

@@ -1,0 +1,55 @@
+import { useCallback } from "react";
+import { toast } from "sonner";
+import { useJob } from "./JobContext";
+
+/** "12 × P1, 3 × C2": sticks by their marks. */
+export function marksOf(sticks: readonly string[], markOf: ReadonlyMap<string, string>): string {
+  const count = new Map<string, number>();
+  for (const s of sticks) {
+    const mark = markOf.get(s) ?? "?";
+    count.set(mark, (count.get(mark) ?? 0) + 1);
+  }
+  const all = [...count].map(([m, n]) => `${n} × ${m}`);
+  return all.length > 6 ? `${all.slice(0, 6).join(", ")} and ${all.length - 6} marks more` : all.join(", ");
+}
+
+/** Marking sticks as cut and taking that back: each says what it did, with the way back beside it. */
+export function useCutMarks(): {
+  mark(sticks: readonly string[]): void;
+  takeBack(sticks: readonly string[]): void;
+} {
+  const { addIssue, design, statuses } = useJob();
+  const words = useCallback(
+    (sticks: readonly string[]) => {
+      const markOf = new Map<string, string>(statuses.map((s) => [s.stick, s.mark]));
+      design.pieces.forEach((p) => p.sticks.forEach((s) => markOf.set(s, p.mark)));
+      return marksOf(sticks, markOf);
+    },
+    [design.pieces, statuses],
+  );
+  const mark = useCallback(
+    (sticks: readonly string[]) => {
+      if (sticks.length === 0) return;
+      addIssue("cut", sticks);
+      toast(`Marked as cut: ${words(sticks)}`, {
+        id: "cut",
+        duration: 10_000,
+        action: { label: "Undo", onClick: () => addIssue("uncut", sticks) },
+      });
+    },
+    [addIssue, words],
+  );
+  const takeBack = useCallback(
+    (sticks: readonly string[]) => {
+      if (sticks.length === 0) return;
+      addIssue("uncut", sticks);
+      toast(`Not cut after all: ${words(sticks)}`, {
+        id: "cut",
+        duration: 10_000,
+        action: { label: "Undo", onClick: () => addIssue("cut", sticks) },
+      });
+    },
+    [addIssue, words],
+  );
+  return { mark, takeBack };
+}
