@@ -58,7 +58,7 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   await page.keyboard.press("Escape");
   await page.getByRole("heading", { name: "Bent by hand" }).click();
   await page.keyboard.press("4");
-  await page.getByRole("button", { name: "Frame a framed trestle bent" }).click();
+  await page.getByRole("button", { name: "Frame: Bent of two stories" }).click();
   await expect(page.getByRole("button", { name: /^Height, top of cap to foot of sill, 21 feet/ })).toBeVisible();
   await page.getByRole("link", { name: "Drawings" }).click();
   const height = page.getByLabel("Send Height over all to");
@@ -205,7 +205,7 @@ test("bad files are refused in a sentence and nothing is lost", async ({ page })
   }
 });
 
-test("two tabs: the later one is told and keeps its own as a variant", async ({ page, context }) => {
+test("two tabs: one follows the other; what was made meanwhile is kept, as a variant where both changed it", async ({ page, context }) => {
   await openDemo(page);
   const second = await context.newPage();
   await second.goto(page.url());
@@ -218,11 +218,20 @@ test("two tabs: the later one is told and keeps its own as a variant", async ({ 
   };
   await type(page, "24");
   await kept(page);
-  await expect(second.getByText("changed in another tab").first()).toBeVisible();
-  await type(second, "26");
-  await expect(second.getByRole("heading", { name: "Another tab changed this job first" })).toBeVisible();
-  await second.getByRole("button", { name: "Keep mine as a variant" }).click();
+  // the second tab shows at once what the first one kept
   await expect(second.getByRole("button", { name: /^Height, top of cap to foot of sill, 24 feet/ })).toBeVisible();
+  // cut off from the server it goes on, and says that it is not kept
+  await second.route("**/revisions", (r) => r.abort());
+  await type(second, "26");
+  await expect(second.getByText("Not kept yet").first()).toBeVisible();
+  await type(page, "25");
+  await kept(page);
+  await second.reload();
+  await expect(second.getByRole("heading", { name: "Another tab changed this job first" })).toBeVisible();
+  await second.unroute("**/revisions");
+  await expect(second.getByRole("heading", { name: "Another tab changed this job first" })).toBeVisible();
+  await second.getByRole("button", { name: "Keep mine", exact: true }).click();
+  await expect(second.getByRole("button", { name: /^Height, top of cap to foot of sill, 25 feet/ })).toBeVisible();
   await second.getByRole("button", { name: /^Bent 4 of 9/ }).click();
   await second.getByRole("menuitem", { name: /mine of/ }).click();
   await expect(second.getByRole("button", { name: /^Height, top of cap to foot of sill, 26 feet/ })).toBeVisible();
@@ -235,9 +244,10 @@ test("the shelf: rename, duplicate, delete and take that back, export and import
   await more("Empty job").click();
   await page.getByRole("menuitem", { name: "Duplicate" }).click();
   await expect(more("Empty job, copy")).toBeVisible();
-  page.once("dialog", (d) => void d.accept("Sand house"));
   await more("Empty job, copy").click();
   await page.getByRole("menuitem", { name: "Rename" }).click();
+  await page.getByLabel("Name of the job").fill("Sand house");
+  await page.getByRole("button", { name: "Rename", exact: true }).click();
   await expect(more("Sand house")).toBeVisible();
   await more("Sand house").click();
   const download = page.waitForEvent("download");
@@ -246,7 +256,7 @@ test("the shelf: rename, duplicate, delete and take that back, export and import
   await more("Sand house").click();
   await page.getByRole("menuitem", { name: "Delete" }).click();
   await expect(more("Sand house")).toHaveCount(0);
-  await page.getByRole("button", { name: "Undo" }).click();
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
   await expect(more("Sand house")).toBeVisible();
   await page
     .getByLabel("Job file")

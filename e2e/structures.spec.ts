@@ -107,7 +107,7 @@ test("a truss: forces and their tints, the model under a train, Howe and Pratt s
   );
   await page.keyboard.press("Escape");
   await page.getByRole("button", { name: "Compare" }).click();
-  await expect(page.getByRole("row", { name: /^Members 1\d\d 1\d\d$/ })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("row", { name: /^Pieces 1\d\d 1\d\d$/ })).toBeVisible({ timeout: 20_000 });
   await expect(page.getByRole("row", { name: /^Weight of the model \d+\.\d g/ })).toBeVisible();
   await page.getByRole("textbox", { name: "Why" }).last().fill("Tried with the trains of 1912.");
   await page.keyboard.press("Enter");

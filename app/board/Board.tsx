@@ -185,6 +185,7 @@ export function Board({
       ref={box}
       role="region"
       aria-label={label}
+      data-board
       className="relative h-full min-w-0 flex-1 touch-none overflow-hidden select-none"
     >
       {view && (

@@ -25,11 +25,14 @@ interface Placed {
 export function placeDimensions({ dims, view, bounds, print }: Props): Placed[] {
   const out: Placed[] = [];
   const taken: { x: number; y: number; w: number }[] = [];
-  for (const d of dims) {
+  const free = (x: number, y: number, w: number): boolean =>
+    !taken.some((t) => Math.abs(t.y - y) < 22 && Math.abs(t.x - x) < (t.w + w) / 2);
+  // those that are only derived give way to those that can be typed into
+  for (const d of [...dims].sort((a, b) => Number(!a.param) - Number(!b.param))) {
     const [ax, ay, bx, by] = [view.X(d.from[0]), view.Y(d.from[1]), view.X(d.to[0]), view.Y(d.to[1])];
     const off = FIRST + d.tier * TIER;
+    const w = print(d).length * 8 + 18;
     if (d.side === "at") {
-      const w = print(d).length * 8 + 18;
       out.push({ d, a: [bx, by], b: [bx, by], figure: [bx + 16 + w / 2, by], feet: [] });
     } else if (d.side === "left" || d.side === "right") {
       const x = d.side === "left" ? view.X(bounds.min[0]) - off - 14 : view.X(bounds.max[0]) + off;
@@ -39,16 +42,20 @@ export function placeDimensions({ dims, view, bounds, print }: Props): Placed[] 
         x + (d.side === "left" ? -5 : 5),
         py,
       ];
-      out.push({ d, a: [x, ay], b: [x, by], figure: [x, (ay + by) / 2], feet: [foot(ax, ay), foot(bx, by)] });
+      let fy = (ay + by) / 2;
+      const own = fy;
+      while (!free(x, fy, w)) fy += 8;
+      if (Math.abs(fy - own) > 90) continue;
+      taken.push({ x, y: fy, w });
+      out.push({ d, a: [x, ay], b: [x, by], figure: [x, fy], feet: [foot(ax, ay), foot(bx, by)] });
     } else {
       const y = d.side === "top" ? view.Y(bounds.max[1]) - off : view.Y(bounds.min[1]) + off;
       const s = d.side === "top" ? -5 : 5;
-      const w = print(d).length * 8 + 18;
       let fx = (ax + bx) / 2;
       const own = fx;
-      while (taken.some((t) => Math.abs(t.y - y) < 22 && Math.abs(t.x - fx) < (t.w + w) / 2)) fx += ax < bx ? -8 : 8;
+      while (!free(fx, y, w)) fx += ax < bx ? -8 : 8;
       // too crowded: a figure far from its line would say nothing; zoomed in it is there
-      if (Math.abs(fx - own) > 90) continue;
+      if (Math.abs(fx - own) > (ax === bx ? 30 : 90)) continue;
       taken.push({ x: fx, y, w });
       out.push({
         d,

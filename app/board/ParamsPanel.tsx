@@ -1,5 +1,8 @@
+import { ChevronRightIcon } from "@heroicons/react/20/solid";
 import { COMMON_SIZES } from "core/lumber";
-import { kindOf, paramAt, pathsOf } from "core/structures";
+import { kindOf, paramAt, pathsOf, type SingleParam } from "core/structures";
+import { hasWords, tellIn } from "core/units";
+import { useEffect, useMemo, useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import { chosenVariant, useJob } from "~/job/JobContext";
 import { SelectField, TextField } from "~/ui/Fields";
@@ -7,36 +10,100 @@ import { useUnits } from "~/job/units";
 import { TableField } from "./TableField";
 import { useParam } from "./useParam";
 
-/** The same parameters as on the drawing, as a list. */
+/** The same parameters as on the drawing, as a list: searched, in groups that fold, and narrowed to what belongs to the stick that is pressed. */
 export function ParamsPanel({ structure }: { structure: string }) {
-  const { doc } = useJob();
+  const { doc, design, selected } = useJob();
+  const [text, setText] = useState("");
+  const [whole, setWhole] = useState(true);
   const s = doc.structures.find((x) => x.id === structure)!;
   const kind = kindOf(s.kind);
   const params = chosenVariant(s).params;
   const paths = pathsOf(kind.spec)
     .filter((p) => kind.shown(params, p))
-    .map((path) => ({ path, group: paramAt(kind.spec, path)!.group }));
-  const groups = [...new Set(paths.map((p) => p.group))];
+    .map((path) => ({ path, p: paramAt(kind.spec, path)! }));
+  const member = selected?.startsWith(`${structure}/`)
+    ? design.structures.find((x) => x.structure.id === structure)?.resolved.sticks.find((k) => k.id === selected)
+        ?.member
+    : undefined;
+  const about = useMemo(() => (member ? (kind.about?.(member) ?? []) : []), [kind, member]);
+  // what is pressed narrows the list at once; all of it is one press away
+  useEffect(() => setWhole(about.length === 0), [selected, about.length]);
+  const found = paths.filter(
+    ({ p }) => text.trim() === "" || hasWords(`${p.label} ${p.group} ${p.help} ${columnsOf(p)}`, text),
+  );
+  const near = (g: string): boolean => about.includes(g);
+  const rows = about.filter((a) => /^\w+\.\d+$/.test(a) && paths.some((x) => x.path === a.split(".")[0]));
+  const shown = text.trim() || whole ? found : found.filter(({ p }) => near(p.group));
+  const groups = [...new Set(shown.map(({ p }) => p.group))];
+  if (!whole) groups.sort((a, b) => about.indexOf(a) - about.indexOf(b));
   return (
-    <div className="space-y-5">
+    <div className="space-y-3">
       <datalist id="nominal-sizes">
         {COMMON_SIZES.map((x) => (
           <option key={x} value={x} />
         ))}
       </datalist>
+      <input
+        type="search"
+        className="field"
+        aria-label="Find a parameter"
+        placeholder="Find a parameter: rise, stud, sill …"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+      />
+      {member && about.length > 0 && text.trim() === "" && (
+        <p className="flex items-baseline justify-between gap-2 text-[15px]">
+          <span className="text-ink-2">{whole ? "All parameters" : `What the ${member.role} belongs to`}</span>
+          <button className="link min-h-6" onClick={() => setWhole(!whole)}>
+            {whole ? `Only those of the ${member.role}` : "All parameters"}
+          </button>
+        </p>
+      )}
+      {!whole &&
+        text.trim() === "" &&
+        rows.map((path) => (
+          <TableField key={path} structure={structure} path={path.split(".")[0]!} only={Number(path.split(".")[1])} />
+        ))}
+      {groups.length === 0 && (
+        <p className="text-[15px]">
+          No parameter has “{text.trim()}”. Look for what it is called on the drawing, such as height, spacing or rise.
+        </p>
+      )}
       {groups.map((g) => (
-        <fieldset key={g}>
-          <legend className="label mb-1.5 w-full border-b border-hair">{g}</legend>
-          <div className="space-y-2.5">
-            {paths
-              .filter((p) => p.group === g)
-              .map((p) => (
-                <ParamField key={p.path} structure={structure} path={p.path} />
-              ))}
-          </div>
-        </fieldset>
+        <Group key={g} name={g} open={text.trim() !== "" || !whole || groups.length <= 3}>
+          {shown
+            .filter(({ p }) => p.group === g)
+            .map(({ path }) => (
+              <ParamField key={path} structure={structure} path={path} />
+            ))}
+        </Group>
       ))}
     </div>
+  );
+}
+/** The labels of a table's columns, for a search to find. */
+const columnsOf = (p: SingleParam): string =>
+  p.type === "table" ? Object.values(p.columns).map((c) => c.label).join(" ") : ""; // prettier-ignore
+
+/** A group of parameters that folds; what a search or a pressed stick asks for stands open. */
+function Group({ name, open, children }: { name: string; open: boolean; children: ReactNode }) {
+  const [own, setOwn] = useState<boolean>();
+  useEffect(() => setOwn(undefined), [open]);
+  const unfolded = own ?? open;
+  return (
+    <section aria-label={name}>
+      <h3>
+        <button
+          className="label flex min-h-[30px] w-full items-center gap-1 border-b border-hair text-left"
+          aria-expanded={unfolded}
+          onClick={() => setOwn(!unfolded)}
+        >
+          <ChevronRightIcon className={`size-5 ${unfolded ? "rotate-90" : ""}`} />
+          {name}
+        </button>
+      </h3>
+      {unfolded && <div className="space-y-2.5 pt-2 pb-3">{children}</div>}
+    </section>
   );
 }
 
@@ -44,7 +111,7 @@ export function ParamsPanel({ structure }: { structure: string }) {
 export function ParamField({ structure, path, label }: { structure: string; path: string; label?: string }) {
   const own = useParam(structure, path);
   const p = label === undefined ? own : { ...own, label };
-  const { M, scale } = useUnits();
+  const { M, scale, units } = useUnits();
   switch (p.spec.type) {
     case "flag":
       return (
@@ -82,7 +149,7 @@ export function ParamField({ structure, path, label }: { structure: string; path
         <TextField
           label={p.label}
           value={p.text}
-          hint={`${M(Number(p.value) / scale.ratio)} on the model. ${p.spec.help}`.trim()}
+          hint={`${M(Number(p.value) / scale.ratio)} on the model. ${tellIn(p.spec.help, units)}`.trim()}
           keep={p.set}
         />
       );
@@ -100,7 +167,7 @@ export function ParamField({ structure, path, label }: { structure: string; path
         />
       );
     case "table":
-      return <TableField structure={structure} path={path} spec={p.spec} />;
+      return <TableField structure={structure} path={path} />;
     case "lengths":
     case "points":
       return <TextField long label={p.label} value={p.text} hint={`${p.unitHint}. ${p.spec.help}`} keep={p.set} />;

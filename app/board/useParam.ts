@@ -1,15 +1,30 @@
+import { toast } from "sonner";
 import {
+  changeParam,
   kindOf,
   paramAt,
   printParam,
   printProfile,
   readProfile,
   valueAt,
-  withValue,
   type Profile,
   type SingleParam,
 } from "core/structures";
-import { barePrototype, parseLength, printPrototype, type Prototype } from "core/units";
+import {
+  barePrototype,
+  model,
+  parseLength,
+  parseMarked,
+  printFeetInches,
+  printMetric,
+  printModel,
+  printPrototype,
+  prototype,
+  tellIn,
+  toModel,
+  toPrototype,
+  type Prototype,
+} from "core/units";
 import { chosenVariant, useJob, type Recipe } from "~/job/JobContext";
 
 /** A recipe that sets one parameter of a structure's chosen variant. */
@@ -17,16 +32,16 @@ export const setParam =
   (structure: string, path: string, value: unknown): Recipe =>
   (d) => {
     const s = d.structures.find((x) => x.id === structure);
-    if (s) {
-      const v = chosenVariant(s);
-      v.params = withValue(v.params, path, value);
-    }
+    if (!s) return;
+    const v = chosenVariant(s);
+    v.params = changeParam(kindOf(s.kind), v.params, path, value).params as typeof v.params;
   };
 
 /** One parameter of a structure: its value as text, and how to set it from text or as a value. `set` answers why not. */
 export function useParam(structure: string, path: string) {
-  const { doc, edit } = useJob();
+  const { doc, edit, design } = useJob();
   const s = doc.structures.find((x) => x.id === structure)!;
+  const { scale } = design;
   const spec = paramAt(kindOf(s.kind).spec, path)!;
   const value = valueAt(chosenVariant(s).params, path);
   const unit = doc.brief.units.prototype;
@@ -42,12 +57,42 @@ export function useParam(structure: string, path: string) {
             : spec.type === "table"
               ? printParam(spec, value)
               : String(value);
-  const setValue = (v: unknown): readonly string[] =>
-    edit(
-      `${spec.label}: ${typeof v === "string" || typeof v === "boolean" ? String(v) : printParam(spec, v)}`,
-      setParam(structure, path, v),
-    );
+  const setValue = (v: unknown): readonly string[] => {
+    const { along } = changeParam(kindOf(s.kind), chosenVariant(s).params, path, v);
+    const words = `${spec.label}: ${typeof v === "string" || typeof v === "boolean" ? wordOf(spec, v) : printParam(spec, v)}${along ? `, with ${along}` : ""}`;
+    const refused = edit(words, setParam(structure, path, v));
+    if (refused.length === 0 && along) toast(tellIn(`Goes along with it: ${along}.`, doc.brief.units));
+    return refused;
+  };
+  /** What a timber between two centres takes up, prototype mm at the size really used. */
+  const between = (): number | undefined => {
+    if (spec.type !== "length" || !spec.centres) return undefined;
+    const name = String(valueAt(chosenVariant(s).params, spec.centres[0]));
+    const match = design.structures.find((x) => x.structure.id === structure)?.context.stock(name);
+    return match && toPrototype(scale, match.section[spec.centres[1]]);
+  };
+  const setLength = (words: string): readonly string[] => {
+    if (spec.type !== "length") return [];
+    const read = parseMarked(words, barePrototype(unit));
+    if (!read.ok) return [read.error];
+    const timber = read.clear ? between() : 0;
+    if (timber === undefined)
+      return [`${spec.label} is no distance between timbers, so it has no clear gap; write it without “clear”.`];
+    const mm = (read.world === "model" ? toPrototype(scale, model(read.mm)) : read.mm) + timber;
+    if (Math.abs(mm - Number(value)) < 1e-9) return [];
+    // a refusal speaks as one typed
+    const say = (n: number): string => {
+      const own = n - timber;
+      if (read.world === "model") return `${printModel(toModel(scale, prototype(own)), read.metric ? "mm" : "in", 2)} on the model`; // prettier-ignore
+      return read.metric ? printMetric(own) : printFeetInches(own);
+    };
+    if (mm < spec.min - 1e-9 || mm > spec.max + 1e-9)
+      return [`Read “${words.trim()}”; ${spec.label} may be from ${say(spec.min)} to ${say(spec.max)}${read.clear ? " clear" : ""}.`]; // prettier-ignore
+    const said = setValue(mm);
+    return read.metric ? said.map((t) => tellIn(t, { ...doc.brief.units, prototype: "m" })) : said;
+  };
   const set = (words: string): readonly string[] => {
+    if (spec.type === "length") return setLength(words);
     const read = readParam(spec, words, barePrototype(unit));
     if (!read.ok) return [read.error];
     const same = typeof read.value === "number" && Math.abs(read.value - Number(value)) < 1e-9;
@@ -55,7 +100,7 @@ export function useParam(structure: string, path: string) {
   };
   const unitHint =
     spec.type === "length"
-      ? `prototype, a bare number is ${unit === "m" ? "metres" : "feet"}`
+      ? `prototype, a bare number is ${unit === "m" ? "metres" : "feet"}; “13.5 mm model” is taken too${spec.centres ? ", and “12 mm clear”" : ""}`
       : spec.type === "batter"
         ? "inches in 12"
         : spec.type === "number"
@@ -67,6 +112,9 @@ export function useParam(structure: string, path: string) {
               : "a whole number";
   return { spec, value, text, set, setValue, unitHint, label: spec.label };
 }
+
+const wordOf = (spec: SingleParam, v: string | boolean): string =>
+  spec.type === "choice" ? printParam(spec, v) : v === true ? "yes" : v === false ? "no" : String(v);
 
 type Read =
   | { readonly ok: true; readonly value: number | string | readonly number[] | Profile }

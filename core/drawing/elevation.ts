@@ -1,5 +1,6 @@
 import { cornersFlat, dot, hullSeen, type Vec2, type Vec3 } from "../geometry";
 import type { Resolved } from "../frame";
+import { VIEW_AXES } from "../structures/viewAxes";
 
 /** From where a structure is looked at: the directions to the right and up on the drawing, and towards the eye. */
 export interface View {
@@ -10,9 +11,9 @@ export interface View {
 }
 /** Bents stand across the track: the front is seen looking back along it, the side from the right of the track, the plan from above with the track running to the right. */
 export const VIEWS: Readonly<Record<View["id"], View>> = {
-  front: { id: "front", right: [0, 1, 0], up: [0, 0, 1], eye: [1, 0, 0] },
-  side: { id: "side", right: [1, 0, 0], up: [0, 0, 1], eye: [0, -1, 0] },
-  plan: { id: "plan", right: [1, 0, 0], up: [0, 1, 0], eye: [0, 0, 1] },
+  front: { id: "front", ...VIEW_AXES.front },
+  side: { id: "side", ...VIEW_AXES.side },
+  plan: { id: "plan", ...VIEW_AXES.plan },
 };
 /** One stick on an elevation: the outlines of its parts, [right, up] mm, and how near it is to the eye. */
 export interface Shown {

@@ -6,6 +6,7 @@ export * from "./spec";
 export * from "./kind";
 export * from "./registry";
 export * from "./newRow";
+export * from "./changeParam";
 export * from "./building";
 export * from "./traced";
 export {

@@ -1,4 +1,4 @@
-import type { Frame, Resolved } from "../frame";
+import type { Frame, Member, Resolved } from "../frame";
 import type { Vec3 } from "../geometry";
 import type { Match } from "../lumber";
 import type { Scale } from "../units";
@@ -12,6 +12,8 @@ export interface Context {
 }
 /** A point of an elevation, [across, up], model mm. */
 export type ElevationPoint = readonly [number, number];
+/** Elevations and plan: from the end, from the side, from above. */
+export type ViewId = "front" | "side" | "plan";
 /** A square to drag: moving it by d (prototype mm along `axis`) changes the parameter by gain × d. */
 export interface Handle {
   readonly param: string;
@@ -24,9 +26,11 @@ export interface Dimension {
   readonly id: string;
   readonly label: string;
   readonly param?: string;
-  /** Prototype mm, or inches per foot for a batter. */
+  /** Prototype mm, or for another unit the parameter's own value: inches per foot of a batter, % of a grade. */
   readonly value: number;
-  readonly unit: "length" | "batter";
+  readonly unit: "length" | "batter" | "number";
+  /** The view it stands on; the kind's home where it does not say. */
+  readonly view?: ViewId;
   readonly from: ElevationPoint;
   readonly to: ElevationPoint;
   /** Where the line stands: outside the drawing on one side, tier 0 nearest; "at" is a figure beside `to`. */
@@ -77,6 +81,13 @@ export interface StructureKind {
   remarks(params: Params, context?: Context): readonly Remark[];
   /** A row of its own to add to one of its tables, where a place along a wall is not what tells rows apart. */
   newRow?(params: Params, path: string): Params | undefined;
+  /** What of the parameters a stick belongs to: groups by their names, rows of tables by their paths ("openings.2"). */
+  about?(stick: Pick<Member, "id" | "role" | "assembly">): readonly string[];
+  /**
+   * The same values with what has to go along with the change at a path: a door that becomes a window gets a sill.
+   * Undefined where nothing has to.
+   */
+  follow?(params: Params, path: string): Params | undefined;
   /** How many sticks are left out because nobody sees them. */
   unseen?(params: Params, context: Context): number;
   /** A line of words: "Framed bent, 4 posts, 2 stories". */

@@ -1,10 +1,10 @@
-import { feet } from "../units";
+import { feet, MM_PER_INCH } from "../units";
 import type { Params, StructureKind } from "./kind";
-import { paramAt, valueAt, withValue, type Row } from "./spec";
+import { paramAt, valueAt, withValue, type Row, type TableParam } from "./spec";
 
 /**
  * A row that could be added to a table parameter: its columns' defaults, or the last row moved along until the kind's
- * check has nothing more to say than before; where there is no such place, the one it says least of. Errors: a path that is no table.
+ * check has nothing more to say than before, made smaller if need be; where there is no such place, the one it says least of. Errors: a path that is no table.
  */
 export function newRow(kind: StructureKind, params: Params, path: string): Row {
   const spec = paramAt(kind.spec, path);
@@ -19,13 +19,27 @@ export function newRow(kind: StructureKind, params: Params, path: string): Row {
   let [best, least]: [Row, number] = [plain, faults(plain)];
   const first = Object.entries(spec.columns).find(([, c]) => c.type === "choice" && /wall|side|Against/i.test(c.label));
   const places = first?.[1].type === "choice" ? first[1].options.map((o) => ({ [first[0]]: o.value })) : [{}];
-  for (const base of [...rows.slice(-1), plain])
-    for (const place of [{}, ...places])
-      for (let at = 1; at <= 120; at++) {
-        const row = { ...base, ...place, at: feet(at) };
-        const n = faults(row);
-        if (n <= before) return row;
-        if (n < least) [best, least] = [row, n];
-      }
+  for (const size of SIZES)
+    for (const base of [...rows.slice(-1), plain])
+      for (const place of [{}, ...places])
+        // at its full size every foot is tried, smaller ones every other
+        for (let at = 1; at <= 120; at += size === 1 ? 1 : 3) {
+          const row = { ...smaller(spec, base, size), ...place, at: feet(at) };
+          const n = faults(row);
+          if (n <= before) return row;
+          if (n < least) [best, least] = [row, n];
+        }
   return best;
+}
+/** What is added is made smaller where it has no room at its usual size. */
+const SIZES = [1, 0.8, 0.6, 0.45];
+function smaller(spec: TableParam, row: Row, size: number): Row {
+  if (size === 1) return row;
+  const cells = Object.entries(spec.columns).flatMap(([k, c]): [string, number][] => {
+    if (c.type !== "length" || k === "at" || typeof row[k] !== "number") return [];
+    // whole inches read well
+    const cut = Math.max(c.min, Math.round((row[k] * size) / MM_PER_INCH) * MM_PER_INCH);
+    return [[k, Math.min(row[k], cut)]];
+  });
+  return { ...row, ...Object.fromEntries(cells) };
 }

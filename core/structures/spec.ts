@@ -27,6 +27,8 @@ export interface LengthParam extends Common {
   readonly max: Prototype;
   /** Outside of this it is a remark, not a refusal. */
   readonly usual: readonly [Prototype, Prototype];
+  /** Where it is from centre to centre: the parameter of the timber between, and which side of it is taken up. */
+  readonly centres?: readonly [section: string, side: "thickness" | "width"];
 }
 /** Run in inches per foot of height. */
 export interface BatterParam extends Common {

@@ -8,3 +8,4 @@ export * from "./parseLength";
 export * from "./printLength";
 export * from "./plain";
 export * from "./tellIn";
+export * from "./parseMarked";

@@ -30,7 +30,7 @@ import { UnderControls } from "./UnderControls";
 import { VariantBar } from "./VariantBar";
 import { PAINT_FROM, SticksCanvas, sticksUnder } from "~/board/SticksCanvas";
 import { forceTint, useForces } from "./useForces";
-import { GroundLine, groundLine, useGroundTool, useTrestle } from "./Ground";
+import { GroundHandles, GroundLine, groundLine, useGroundTool, useTrestle } from "./Ground";
 import { PartMenu, partOf, useBuilds } from "./PartMenu";
 import { usePieces } from "./usePieces";
 import { useUnseen } from "./useUnseen";
@@ -111,14 +111,17 @@ export default function Framing() {
     if (/[.!?]$/.test(words)) toast.error(words, { id: "refusal" });
   };
   const print = (d: Dimension): string =>
-    d.unit === "batter" ? printParam(paramAt(kindOf(s.kind).spec, d.param!)!, d.value) : P(d.value);
+    d.unit !== "length"
+      ? tellIn(printParam(paramAt(kindOf(s.kind).spec, d.param!)!, d.value), job.doc.brief.units)
+      : P(d.value);
   const unit = 1 / job.design.scale.ratio;
   const centre = design.kind.centreLine(design.variant.params, design.context);
   const overall =
     dims.find((d) => d.id === (design.kind.id === "truss" ? "span" : "height")) ??
     dims.find((d) => d.id === "wallHeight");
   const height = overall?.value ?? 0;
-  const drawsDims = view === home && !build;
+  const drawsDims = !build;
+  const seenDims = dims.filter((d) => (d.view ?? home) === view);
   const line2 = trestle && view === "side" ? groundLine(trestle, job.design.scale.ratio) : [];
   const tint = show.forces && forces?.f.ok ? forceTint(forces.f) : undefined;
   const count = pieces.filter((p) => p.sticks.some((x) => x.startsWith(`${s.id}/`)));
@@ -173,17 +176,21 @@ export default function Framing() {
               }
               onMove={setCursor}
               overlay={(v) =>
-                show.dims &&
-                drawsDims && (
-                  <>
-                    <DimensionFigures
-                      placed={placeDimensions({ dims, view: v, bounds, print })}
-                      print={print}
-                      structure={s.id}
-                      tell={tell}
-                    />
-                    <Handles dims={dims} view={v} structure={s.id} scale={job.design.scale} tell={tell} />
-                  </>
+                ground.draws && trestle ? (
+                  <GroundHandles tool={ground} trestle={trestle} view={v} ratio={job.design.scale.ratio} />
+                ) : (
+                  show.dims &&
+                  drawsDims && (
+                    <>
+                      <DimensionFigures
+                        placed={placeDimensions({ dims: seenDims, view: v, bounds, print })}
+                        print={print}
+                        structure={s.id}
+                        tell={tell}
+                      />
+                      <Handles dims={seenDims} view={v} structure={s.id} scale={job.design.scale} tell={tell} />
+                    </>
+                  )
                 )
               }
               furniture={
@@ -238,7 +245,7 @@ export default function Framing() {
                       />
                     )}
                   </g>
-                  {drawsDims && centre !== undefined && (
+                  {drawsDims && view === home && centre !== undefined && (
                     <line
                       x1={v.X(centre)}
                       x2={v.X(centre)}
@@ -251,11 +258,11 @@ export default function Framing() {
                     />
                   )}
                   {show.dims && drawsDims && (
-                    <DimensionLines placed={placeDimensions({ dims, view: v, bounds, print })} />
+                    <DimensionLines placed={placeDimensions({ dims: seenDims, view: v, bounds, print })} />
                   )}
                   {view === "front" && <FindingMarks findings={placed} view={v} />}
                   {show.marks && !large && !tint && <Marks shown={shown} hidden={hidden} view={v} />}
-                  <GroundLine line={line2} view={v} draws={ground.draws} />
+                  <GroundLine line={line2} view={v} />
                 </>
               )}
             </Board>
@@ -299,15 +306,20 @@ export default function Framing() {
                   <button
                     aria-pressed={ground.draws}
                     className={`head min-h-[30px] text-[17px] ${ground.draws ? "border-b-2 border-vermilion" : "text-ink-2"}`}
-                    title="Press on the board to set points of the ground; press on a point to take it away"
+                    title="Press on the board to set points of the ground; drag those that are there; Escape leaves"
                     onClick={() => ground.setDraws(!ground.draws)}
                   >
                     Draw the ground
                   </button>
                   {ground.draws && (
-                    <button className="btn" onClick={ground.clear}>
-                      Start anew
-                    </button>
+                    <>
+                      <button className="btn" disabled={ground.picked === undefined} onClick={ground.remove}>
+                        Take the point away
+                      </button>
+                      <button className="btn" onClick={ground.clear}>
+                        Start anew
+                      </button>
+                    </>
                   )}
                 </>
               )}

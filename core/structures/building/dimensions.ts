@@ -1,9 +1,10 @@
 import { model, toPrototype } from "../../units";
 import type { Context, Dimension } from "../kind";
 import { buildingLayout } from "./layout";
+import { endDimensions, openingDimensions, planDimensions } from "./viewDimensions";
 import { buildingSpec, type BuildingValues } from "./parameters";
 
-/** The front's dimensions on its elevation, [x, z] model mm: length, wall height, openings. */
+/** A building's dimensions on all its views, model mm: on the front length, wall height and openings; on the end width, pitch and overhang; on the plan the outline and its wings. */
 export function buildingDimensions(v: BuildingValues, ctx: Context): Dimension[] {
   const l = buildingLayout(v, ctx);
   const half = l.mm(v.length) / 2;
@@ -20,7 +21,7 @@ export function buildingDimensions(v: BuildingValues, ctx: Context): Dimension[]
       from: [-half, low],
       to: [half, low],
       side: "bottom",
-      tier: 0,
+      tier: 1,
       handles: [
         { param: "length", at: [half, 0], axis: [1, 0], gain: 2 },
         { param: "length", at: [-half, 0], axis: [-1, 0], gain: 2 },
@@ -51,34 +52,6 @@ export function buildingDimensions(v: BuildingValues, ctx: Context): Dimension[]
       tier: 0,
       handles: [],
     });
-  v.openings.forEach((o, i) => {
-    if (o.wall !== "front" || o.part !== 0) return;
-    const at = -half + l.mm(o.at);
-    out.push({
-      id: `opening${i}`,
-      label: `Opening ${i + 1}: middle from the left corner`,
-      param: `openings.${i}.at`,
-      value: o.at,
-      unit: "length",
-      from: [-half, low],
-      to: [at, l.mm(o.sill)],
-      // beside the opening: from the left corner to its middle
-      side: "at",
-      tier: 0,
-      handles: [
-        { param: `openings.${i}.at`, at: [at, l.mm(o.sill + o.height / 2)], axis: [1, 0], gain: 1 },
-        { param: `openings.${i}.height`, at: [at, l.mm(o.sill + o.height)], axis: [0, 1], gain: 1 },
-        {
-          param: `openings.${i}.width`,
-          at: [at + l.mm(o.width / 2), l.mm(o.sill + o.height / 2)],
-          axis: [1, 0],
-          gain: 2,
-        },
-        ...(o.kind === "window"
-          ? [{ param: `openings.${i}.sill`, at: [at, l.mm(o.sill)] as const, axis: [0, 1] as const, gain: 1 }]
-          : []),
-      ],
-    });
-  });
-  return out.filter((d, i) => !d.id.startsWith("opening") || i < 2 + 1 + 6);
+  return [...out, ...endDimensions(l), ...planDimensions(l), ...VIEWS.flatMap((view) => openingDimensions(l, view))];
 }
+const VIEWS = ["side", "front", "plan"] as const;

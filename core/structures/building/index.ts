@@ -1,6 +1,8 @@
 import type { StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
 import { buildsOf } from "./builds";
+import { buildingFollow } from "./follow";
+import { aboutStick } from "./about";
 import { buildingRow } from "./newRows";
 import { reachRemarks } from "./reach";
 import { unseenSticks } from "./unseen";
@@ -55,6 +57,8 @@ export const building: StructureKind = {
     ...(ctx ? reachRemarks(p as BuildingValues, ctx.scale) : []),
   ],
   newRow: (p, path) => buildingRow(p as BuildingValues, path),
+  follow: (p, path) => buildingFollow(p as BuildingValues, path),
+  about: aboutStick,
   unseen: (p, ctx) => unseenSticks(p as BuildingValues, ctx),
   describe: (p) => {
     const v = p as BuildingValues;

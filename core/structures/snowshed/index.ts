@@ -1,6 +1,6 @@
 import { parseNominal } from "../../lumber";
 import { feet, inches, model, printFeetInches, toPrototype } from "../../units";
-import type { Dimension, Remark, StructureKind } from "../kind";
+import type { Dimension, Remark, StructureKind, ElevationPoint } from "../kind";
 import { defaultsOf } from "../spec";
 import { nominalMm } from "../trestle/layout";
 import { unusual } from "../unusual";
@@ -138,6 +138,32 @@ export const snowshed: StructureKind = {
         handles: [],
       },
     ];
+    const put = (d: Omit<Dimension, "handles" | "unit" | "tier"> & Partial<Pick<Dimension, "unit" | "tier">>): void =>
+      void dims.push({ unit: "length", tier: 0, handles: [], ...d });
+    put({
+      id: "rise",
+      label: snowshedSpec.rise.label,
+      param: "rise",
+      value: v.rise,
+      unit: "number",
+      from: [y(l.capHalf) / 2, peak],
+      to: [y(l.capHalf) / 2, peak],
+      side: "top",
+    });
+    const at = (i: number, left: number, up: number): readonly [number, number, number] => l.at(i, 0, left, up);
+    const [first, second, end] = [at(0, -l.half, 0), at(1, -l.half, 0), at(last, -l.half, 0)];
+    for (const view of ["side", "plan"] as const) {
+      const flat = (p: readonly [number, number, number]): ElevationPoint => (view === "side" ? [p[0], p[2]] : [p[0], p[1]]); // prettier-ignore
+      put({ id: `bay-${view}`, label: snowshedSpec.bay.label, param: "bay", value: v.bay, view, from: flat(first), to: flat(second), side: "bottom" }); // prettier-ignore
+      put({ id: `over-all-${view}`, label: "All bays", value: v.bay * v.bays, view, from: flat(first), to: flat(end), side: "bottom", tier: 1 }); // prettier-ignore
+    }
+    put({ id: "side-height", label: snowshedSpec.height.label, param: "height", value: v.height, view: "side", from: [first[0], 0], to: [first[0], high], side: "left" }); // prettier-ignore
+    put({ id: "plan-clear", label: snowshedSpec.clear.label, param: "clear", value: v.clear, view: "plan", from: [first[0], first[1]], to: [at(0, l.half, 0)[0], at(0, l.half, 0)[1]], side: "left" }); // prettier-ignore
+    if (v.curve !== "none") {
+      const by = v.curve === "degree" ? "degree" : v.curve === "radius" ? "radius" : "modelRadius";
+      const mid = at(Math.floor(last / 2), l.half, 0);
+      put({ id: "curve", label: snowshedSpec[by].label, param: by, value: v[by], unit: by === "radius" ? "length" : "number", view: "plan", from: [mid[0], mid[1]], to: [mid[0], mid[1]], side: "top" }); // prettier-ignore
+    }
     return dims;
   },
   centreLine: () => undefined,
@@ -175,6 +201,8 @@ export const snowshed: StructureKind = {
     };
     return [frame, plan, bay(1), bay(-1)];
   },
+  about: ({ role }) =>
+    /plank|purlin|girt|rafter|king/.test(role) ? ["Walls and roof", "Frames"] : ["Frames", "Track"],
   remarks: (p) => remarks(p as SnowshedValues),
   describe: (p) => {
     const v = p as SnowshedValues;

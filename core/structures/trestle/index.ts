@@ -25,6 +25,8 @@ export const trestleBent: StructureKind = {
   frame: (p, ctx) => bentFrame(p as BentValues, ctx),
   dimensions: (p, ctx) => bentDimensions(p as BentValues, ctx),
   centreLine: () => 0,
+  about: ({ role }) =>
+    /brace/.test(role) ? ["Sway braces"] : /post/.test(role) ? ["Posts", "Stories"] : ["Outline", "Timbers"],
   remarks: (p) => bentRemarks(p as BentValues),
   describe: (p) => {
     const v = p as BentValues;

@@ -63,5 +63,55 @@ export function trussDimensions(v: TrussValues, ctx: Context): Dimension[] {
       side: "right",
       handles: [{ param: "innerDepth", at: pt(span / 2, v.innerDepth / ctx.scale.ratio), axis: [0, 1], gain: 1 }],
     });
+  if (v.position !== "roof" && v.trusses) {
+    const half = v.apart / ctx.scale.ratio / 2;
+    const ends: readonly ElevationPoint[] = [
+      [-half, 0],
+      [half, 0],
+    ];
+    put({
+      id: "apart",
+      label: trussSpec.apart.label,
+      param: "apart",
+      value: v.apart,
+      view: "front",
+      from: ends[0]!,
+      to: ends[1]!,
+      side: "bottom",
+      handles: [{ param: "apart", at: ends[1]!, axis: [1, 0], gain: 2 }],
+    });
+    const x = pt(0, 0)[0];
+    put({
+      id: "planApart",
+      label: trussSpec.apart.label,
+      param: "apart",
+      value: v.apart,
+      view: "plan",
+      from: [x, -half],
+      to: [x, half],
+      side: "left",
+      handles: [{ param: "apart", at: [x, half], axis: [0, 1], gain: 2 }],
+    });
+  }
+  put({
+    id: "planSpan",
+    label: trussSpec.span.label,
+    param: "span",
+    value: v.span,
+    view: "plan",
+    from: [pt(0, 0)[0], 0],
+    to: [pt(span, 0)[0], 0],
+    side: "bottom",
+  });
+  put({
+    id: "endDepth",
+    label: trussSpec.depth.label,
+    param: "depth",
+    value: v.depth,
+    view: "front",
+    from: [0, top],
+    to: [0, top - v.depth / ctx.scale.ratio],
+    side: "left",
+  });
   return out;
 }

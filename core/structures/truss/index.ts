@@ -28,6 +28,12 @@ export const truss: StructureKind = {
   frame: (p, ctx) => trussFrame(p as TrussValues, ctx),
   dimensions: (p, ctx) => trussDimensions(p as TrussValues, ctx),
   centreLine: () => undefined,
+  about: ({ role }) =>
+    /floor beam|stringer|tie|guard|plank/.test(role)
+      ? ["Floor and track"]
+      : /lateral|portal|strut|knee|sway/.test(role)
+        ? ["Bracing", "Bridge"]
+        : ["Truss members", "Outline"],
   remarks: (p) => trussRemarks(p as TrussValues),
   describe: (p) => {
     const v = p as TrussValues;

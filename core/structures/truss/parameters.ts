@@ -275,6 +275,7 @@ export const trussSpec = {
   }),
   tieSpacing: length({
     group: floor,
+    centres: ["tie", "thickness"],
     label: "Tie spacing",
     def: inches(14),
     ...span(inches(8), feet(4), [inches(12), inches(18)]),

@@ -31,6 +31,20 @@ export const wholeTrestle: StructureKind = {
   frame: (p, ctx) => trestleFrame(p as TrestleValues, ctx),
   dimensions: (p, ctx) => trestleDimensions(p as TrestleValues, ctx),
   centreLine: () => undefined,
+  about: ({ role }) =>
+    /sway/.test(role)
+      ? ["Sway braces"]
+      : /brace|girt/.test(role)
+        ? ["Bracing along the track", "Stories"]
+        : /post|pile/.test(role)
+          ? ["Posts", "Stories", "Bents"]
+          : /stringer|corbel/.test(role)
+            ? ["Stringers"]
+            : /tie|guard|plank|walkway|rail/.test(role)
+              ? ["Ties and deck"]
+              : /mudsill|pedestal|footing|bulkhead/.test(role)
+                ? ["Ground and footings"]
+                : ["Outline", "Bents", "Timbers"],
   remarks: (p) => trestleRemarks(p as TrestleValues),
   describe: (p) => {
     const v = p as TrestleValues;

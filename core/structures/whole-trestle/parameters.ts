@@ -427,6 +427,7 @@ export const trestleSpec = {
   }),
   tieSpacing: length({
     group: deck,
+    centres: ["tie", "thickness"],
     label: "Tie spacing",
     def: inches(13),
     ...span(inches(8), feet(4), [inches(12), inches(16)]),

@@ -2,10 +2,13 @@ import { elevation, VIEWS, type Shown } from "core/drawing";
 import type { Vec2 } from "core/geometry";
 import type { FoundMember } from "core/found";
 import { crossingPoint, fromPixel, toPixel } from "core/prototype";
-import { addTrace, drawnId, proposeSection, type Trace, type TracedParams } from "core/structures";
+import { addTrace, drawnId, proposeSection, registerKind, traced, type Trace, type TracedParams } from "core/structures";
 import { newStructure, type JobDoc } from "core/job";
 import { chosenVariant, useJob, type Recipe } from "~/job/JobContext";
 import { kept, newId, useSheet } from "../sheet";
+
+// a first member makes a structure of this kind before any job asks for it
+registerKind(traced);
 
 /** How the next member is drawn. */
 export interface TraceSettings {

@@ -16,6 +16,7 @@ export const floorSpec = {
   joist: section({ group: floor, label: "Joist", def: "2×8", help: "Rims and end joists are of it too." }),
   joistSpacing: length({
     group: floor,
+    centres: ["joist", "thickness"],
     label: "Joists on centres",
     def: inches(16),
     ...span(inches(8), inches(60), [inches(12), inches(24)]),

@@ -76,6 +76,7 @@ export const roofSpec = {
   rafter: section({ group: roof, label: "Rafter", def: "2×6", help: "Common, jack and valley jack rafters." }),
   rafterSpacing: length({
     group: roof,
+    centres: ["rafter", "thickness"],
     label: "Rafters on centres",
     def: feet(2),
     ...span(inches(8), feet(10), [inches(16), feet(4)]),

@@ -49,6 +49,7 @@ export const wallsSpec = {
   }),
   studSpacing: length({
     group: walls,
+    centres: ["stud", "thickness"],
     label: "Studs on centres",
     def: inches(16),
     ...span(inches(8), inches(60), [inches(12), inches(32)]),
