@@ -205,7 +205,10 @@ test("bad files are refused in a sentence and nothing is lost", async ({ page })
   }
 });
 
-test("two tabs: one follows the other; what was made meanwhile is kept, as a variant where both changed it", async ({ page, context }) => {
+test("two tabs: one follows the other; what was made meanwhile is kept, as a variant where both changed it", async ({
+  page,
+  context,
+}) => {
   await openDemo(page);
   const second = await context.newPage();
   await second.goto(page.url());

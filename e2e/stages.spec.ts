@@ -118,18 +118,19 @@ test("a finding: a stick is left out, what that breaks is said, set aside with a
 test("parameters as a list: a refusal says why, the rest follows", async ({ page }) => {
   await openCopy(page, "List");
   await page.getByRole("tab", { name: "Parameters" }).click();
-  await page.getByLabel("Posts", { exact: true }).first().selectOption("6");
+  await page.getByRole("button", { name: "Unfold all" }).click();
+  await page.getByRole("combobox", { name: "Posts", exact: true }).selectOption("6");
   await expect(page.getByText(/past the ends of the cap\. Make the cap at least/)).toBeVisible();
   await expect(page.getByText("Framed bent, 4 posts, 2 stories")).toBeVisible();
   await page.getByLabel("Cap is set").selectOption("overhang");
-  await page.getByLabel("Posts", { exact: true }).first().selectOption("6");
+  await page.getByRole("combobox", { name: "Posts", exact: true }).selectOption("6");
   await expect(page.getByText("Framed bent, 6 posts, 2 stories")).toBeVisible();
   await page.getByLabel("Between stories", { exact: true }).selectOption("both");
   await expect(page.getByText("21 pieces")).toBeVisible();
   await page.getByRole("textbox", { name: "Cap overhang" }).fill("1' 6");
   await page.keyboard.press("Enter");
   await expect(page.getByRole("button", { name: "Cap overhang, 1 feet 6 inches" })).toBeVisible();
-  await page.getByLabel("Sway braces", { exact: true }).first().uncheck();
+  await page.getByRole("checkbox", { name: "Sway braces", exact: true }).first().uncheck();
   await expect(page.getByText("17 pieces")).toBeVisible();
 });
 

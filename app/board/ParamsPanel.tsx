@@ -15,6 +15,7 @@ export function ParamsPanel({ structure }: { structure: string }) {
   const { doc, design, selected } = useJob();
   const [text, setText] = useState("");
   const [whole, setWhole] = useState(true);
+  const [all, setAll] = useState<boolean>();
   const s = doc.structures.find((x) => x.id === structure)!;
   const kind = kindOf(s.kind);
   const params = chosenVariant(s).params;
@@ -43,14 +44,19 @@ export function ParamsPanel({ structure }: { structure: string }) {
           <option key={x} value={x} />
         ))}
       </datalist>
-      <input
-        type="search"
-        className="field"
-        aria-label="Find a parameter"
-        placeholder="Find a parameter: rise, stud, sill …"
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-      />
+      <div className="flex items-center gap-2">
+        <input
+          type="search"
+          className="field min-w-0"
+          aria-label="Find a parameter"
+          placeholder="Find: rise, stud, sill …"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+        />
+        <button className="btn shrink-0" onClick={() => setAll(!all)}>
+          {all ? "Fold all" : "Unfold all"}
+        </button>
+      </div>
       {member && about.length > 0 && text.trim() === "" && (
         <p className="flex items-baseline justify-between gap-2 text-[15px]">
           <span className="text-ink-2">{whole ? "All parameters" : `What the ${member.role} belongs to`}</span>
@@ -70,7 +76,7 @@ export function ParamsPanel({ structure }: { structure: string }) {
         </p>
       )}
       {groups.map((g) => (
-        <Group key={g} name={g} open={text.trim() !== "" || !whole || groups.length <= 3}>
+        <Group key={g} name={g} open={all ?? (text.trim() !== "" || !whole || groups.length <= 3)}>
           {shown
             .filter(({ p }) => p.group === g)
             .map(({ path }) => (

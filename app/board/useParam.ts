@@ -86,7 +86,8 @@ export function useParam(structure: string, path: string) {
       if (read.world === "model") return `${printModel(toModel(scale, prototype(own)), read.metric ? "mm" : "in", 2)} on the model`; // prettier-ignore
       return read.metric ? printMetric(own) : printFeetInches(own);
     };
-    if (mm < spec.min - 1e-9 || mm > spec.max + 1e-9)
+    const otherwise = read.world === "model" || read.metric || read.clear;
+    if (otherwise && (mm < spec.min - 1e-9 || mm > spec.max + 1e-9))
       return [`Read “${words.trim()}”; ${spec.label} may be from ${say(spec.min)} to ${say(spec.max)}${read.clear ? " clear" : ""}.`]; // prettier-ignore
     const said = setValue(mm);
     return read.metric ? said.map((t) => tellIn(t, { ...doc.brief.units, prototype: "m" })) : said;

@@ -373,7 +373,7 @@ function CutCell({ row }: { row: Row }) {
         </button>
       ) : (
         <span className="flex min-h-[34px] items-center font-semibold whitespace-nowrap text-verdigris">
-          ✓ {cut === row.sticks.length ? "Cut" : `${cut} cut`}
+          ✓ {cut} cut
         </span>
       )}
       {left.length > 0 && cut > 0 && (

@@ -2,7 +2,15 @@ import { elevation, VIEWS, type Shown } from "core/drawing";
 import type { Vec2 } from "core/geometry";
 import type { FoundMember } from "core/found";
 import { crossingPoint, fromPixel, toPixel } from "core/prototype";
-import { addTrace, drawnId, proposeSection, registerKind, traced, type Trace, type TracedParams } from "core/structures";
+import {
+  addTrace,
+  drawnId,
+  proposeSection,
+  registerKind,
+  traced,
+  type Trace,
+  type TracedParams,
+} from "core/structures";
 import { newStructure, type JobDoc } from "core/job";
 import { chosenVariant, useJob, type Recipe } from "~/job/JobContext";
 import { kept, newId, useSheet } from "../sheet";
