@@ -17,6 +17,12 @@ export function Layout({ children }: { children: React.ReactNode }) {
         <Links />
       </head>
       <body>
+        <a
+          href="#main"
+          className="sr-only focus:not-sr-only focus:absolute focus:top-2 focus:left-2 focus:z-50 focus:bg-film focus:px-3 focus:py-2"
+        >
+          Skip to the stage
+        </a>
         {children}
         <Toaster position="bottom-center" toastOptions={{ className: "cardo-toast", duration: 8000 }} />
         <ScrollRestoration />

@@ -1,4 +1,5 @@
 import {
+  type KeyboardEvent,
   useCallback,
   useEffect,
   useLayoutEffect,
@@ -180,11 +181,47 @@ export function Board({
     }
   };
 
+  // by the keyboard: a cross that the arrow keys move and Space presses with, wherever a pointer could press
+  const [cross, setCross] = useState<Vec2>();
+  const keys = (e: KeyboardEvent): void => {
+    if (e.target !== box.current || !view || !size || e.ctrlKey || e.metaKey || e.altKey) return;
+    const by = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
+    if (by) {
+      const step = e.shiftKey ? 1 : 8;
+      const from = cross ?? [size[0] / 2, size[1] / 2];
+      const to: Vec2 = cross
+        ? [
+            Math.min(size[0], Math.max(0, from[0] + by[0]! * step)),
+            Math.min(size[1], Math.max(0, from[1] + by[1]! * step)),
+          ]
+        : from;
+      setCross(to);
+      onMove?.(view.toWorld(to[0], to[1]));
+    } else if (e.key === " " && cross) {
+      const r = box.current.getBoundingClientRect();
+      const p = view.toWorld(cross[0], cross[1]);
+      onPoint?.(p, [...sticksAt(r.left + cross[0], r.top + cross[1]), ...(hit?.(p) ?? [])]);
+    } else if (e.key === "+" || e.key === "-") {
+      const c = cross ?? [size[0] / 2, size[1] / 2];
+      zoomAt(e.key === "+" ? ZOOM : 1 / ZOOM, c[0], c[1]);
+    } else if (e.key === "Escape" && cross) {
+      setCross(undefined);
+      onMove?.(undefined);
+      return;
+    } else return;
+    e.preventDefault();
+    e.stopPropagation();
+  };
+
   return (
     <div
       ref={box}
       role="region"
       aria-label={label}
+      aria-description="Arrow keys move a cross, with Shift finely; Space presses there; plus and minus zoom."
+      tabIndex={0}
+      onKeyDown={keys}
+      onBlur={(e) => e.target === box.current && setCross(undefined)}
       data-board
       className="relative h-full min-w-0 flex-1 touch-none overflow-hidden select-none"
     >
@@ -205,6 +242,14 @@ export function Board({
             {children(view)}
           </svg>
           <div className="pointer-events-none absolute inset-0">{overlay?.(view)}</div>
+          {cross && (
+            <svg className="pointer-events-none absolute inset-0" width={view.width} height={view.height} aria-hidden>
+              <g stroke="var(--vermilion)" strokeWidth={1.5} data-cross>
+                <line x1={cross[0] - 16} x2={cross[0] + 16} y1={cross[1]} y2={cross[1]} />
+                <line y1={cross[1] - 16} y2={cross[1] + 16} x1={cross[0]} x2={cross[0]} />
+              </g>
+            </svg>
+          )}
         </>
       )}
       <div className="absolute bottom-3.5 left-5 flex gap-1.5">

@@ -42,7 +42,7 @@ export function ParamFigure({
         ref={button}
         type="button"
         className="pointer-events-auto min-h-[24px] rounded-[3px] border border-edge bg-film px-1.5 text-[15px] leading-[22px] whitespace-nowrap hover:border-vermilion hover:text-vermilion"
-        aria-label={`${label}, ${spoken(text)}`}
+        aria-label={`${label}, ${spoken(text)}${spoken(text) === text ? "" : `, ${text}`}`}
         title={label}
         onClick={() => {
           setErrors([]);

@@ -98,7 +98,7 @@ function Group({ name, open, children }: { name: string; open: boolean; children
   const unfolded = own ?? open;
   return (
     <section aria-label={name}>
-      <h3>
+      <h2>
         <button
           className="label flex min-h-[30px] w-full items-center gap-1 border-b border-hair text-left"
           aria-expanded={unfolded}
@@ -107,7 +107,7 @@ function Group({ name, open, children }: { name: string; open: boolean; children
           <ChevronRightIcon className={`size-5 ${unfolded ? "rotate-90" : ""}`} />
           {name}
         </button>
-      </h3>
+      </h2>
       {unfolded && <div className="space-y-2.5 pt-2 pb-3">{children}</div>}
     </section>
   );

@@ -78,6 +78,18 @@ export function Header({ stage }: { stage: string }) {
   );
 }
 
+/** What there is to say while nothing can be kept. */
+export function AwayBanner() {
+  const { kept } = useJob();
+  if (kept !== "away") return null;
+  return (
+    <p role="status" className="border-b border-hair bg-shade px-5 py-1 text-[15px]">
+      <b className="text-fault">The server does not answer.</b> What you do stays in this browser, also when you load
+      the page again, and is kept when the server is back.
+    </p>
+  );
+}
+
 function flipTheme(): void {
   const next = document.documentElement.dataset.theme === "lamp" ? "film" : "lamp";
   document.documentElement.dataset.theme = next;
@@ -155,12 +167,22 @@ function Toggle<T extends string>({
     <div role="radiogroup" aria-label={`${name} unit`} className="ml-1 flex shrink-0 items-center gap-1">
       <span className="head hidden text-[15px] text-ink-2 min-[1180px]:inline">{name}</span>
       <span className="flex overflow-hidden rounded-[3px] border border-edge">
-        {options.map(([v, text]) => (
+        {options.map(([v, text], i) => (
           <button
             key={v}
             role="radio"
             aria-checked={v === value}
+            tabIndex={v === value ? 0 : -1}
             onClick={() => onChange(v)}
+            onKeyDown={(e) => {
+              const by = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
+              if (by === undefined) return;
+              e.preventDefault();
+              e.stopPropagation();
+              const next = (i + by + options.length) % options.length;
+              onChange(options[next]![0]);
+              (e.currentTarget.parentElement!.children[next] as HTMLElement).focus();
+            }}
             className={`head min-h-[26px] px-2 text-[15px] whitespace-nowrap ${v === value ? "bg-ink text-film" : "bg-film"}`}
           >
             {text}

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
+import { toast } from "sonner";
 import { Modal } from "~/ui/Modal";
 import { STAGES } from "~/ui/StageLine";
 import { useJob } from "./JobContext";
@@ -11,11 +12,14 @@ const KEYS: readonly (readonly [string, string])[] = [
   ["M", "Measure"],
   ["U", "Flip the units"],
   ["[  ]", "Step through the pieces"],
-  ["Esc", "Let go of what is selected"],
+  ["↑ ↓ ← →", "On the drawing: move a cross, with Shift finely; Space presses there"],
+  ["Esc", "Let go of what is selected, leave a tool"],
   ["Ctrl Z", "Undo"],
   ["Ctrl Shift Z", "Redo"],
   ["?", "This list"],
 ];
+/** Stages on which the design is edited. */
+const EDITED = new Set(["brief", "drawings", "framing", "stock", "cutting"]);
 const OFF = "cardo-single-keys-off";
 export const openHelp = (): void => void window.dispatchEvent(new Event("cardo-help"));
 /** Single keys that a board answers to are sent on as events of the window. */
@@ -45,13 +49,15 @@ export function Shortcuts() {
       const target = e.target as HTMLElement;
       if (e.defaultPrevented || target.closest("input, textarea, select, [role=dialog], [contenteditable]")) return;
       const j = api.current;
-      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === "z") {
+      const letter = e.key.toLowerCase();
+      if ((e.ctrlKey || e.metaKey) && (letter === "z" || letter === "y")) {
         e.preventDefault();
-        return e.shiftKey ? j.redo() : j.undo();
-      }
-      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === "y") {
-        e.preventDefault();
-        return j.redo();
+        // only where one sees what it undoes
+        if (!EDITED.has(location.pathname.split("/")[3] ?? ""))
+          return void toast("Undo works where the design is edited: on the stages from Brief to Cutting.", {
+            id: "undo",
+          });
+        return letter === "y" || e.shiftKey ? j.redo() : j.undo();
       }
       if (e.ctrlKey || e.metaKey || e.altKey) return;
       if (e.key === "?") return setHelp(true);

@@ -16,13 +16,15 @@ interface TextProps {
   readonly hint?: string;
   readonly long?: boolean;
   readonly placeholder?: string;
+  /** The keyboard goes on here when it appears. */
+  readonly first?: boolean;
   /** Id of a datalist with proposals. */
   readonly list?: string;
   /** Keeps what was typed; answers why not. */
   readonly keep: (text: string) => readonly string[] | void;
 }
 /** A labelled field that keeps what is typed when one leaves it or presses Enter; what it refuses stays in it to be mended. */
-export function TextField({ label, value, hint, long, placeholder, list, keep }: TextProps) {
+export function TextField({ label, value, hint, long, placeholder, list, first, keep }: TextProps) {
   const id = useId();
   const [text, setText] = useState(value);
   const [errors, setErrors] = useState<readonly string[]>([]);
@@ -39,6 +41,7 @@ export function TextField({ label, value, hint, long, placeholder, list, keep }:
     className: "field",
     value: text,
     placeholder,
+    autoFocus: first,
     "aria-invalid": errors.length > 0,
     "aria-describedby": errors.length ? `${id}-error` : hint ? `${id}-hint` : undefined,
     onBlur: done,
@@ -86,9 +89,11 @@ export function LengthField({
   units,
   hint,
   empty,
+  first,
   keep,
 }: {
   readonly label: string;
+  readonly first?: boolean;
   readonly world: "prototype" | "model";
   readonly mm: number | undefined;
   readonly units: Units;
@@ -110,6 +115,7 @@ export function LengthField({
         </>
       }
       value={mm === undefined || mm === empty ? "" : print(mm)}
+      first={first}
       hint={hint ?? `A bare number is ${name}.`}
       keep={(text) => {
         if (text.trim() === "" && empty !== undefined) return keep(empty);

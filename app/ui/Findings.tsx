@@ -80,11 +80,11 @@ function Row({ f }: { f: Finding }) {
   };
   return (
     <li className={`border-l-[3px] ${look.bar} pl-2.5 text-[15px] leading-snug`}>
-      <button className="text-left" onClick={() => f.sticks[0] && job.select(f.sticks[0])}>
+      <button className="min-h-6 text-left" onClick={() => f.sticks[0] && job.select(f.sticks[0])}>
         <b className={look.ink}>{look.name}</b> {f.text}
       </button>{" "}
       {f.remedy && (
-        <button className="link" onClick={remedy}>
+        <button className="link min-h-6" onClick={remedy}>
           {f.remedy.label}
         </button>
       )}{" "}
@@ -92,14 +92,14 @@ function Row({ f }: { f: Finding }) {
         <>
           <span className="text-ink-2">Set aside: {f.aside || "no reason given"}.</span>{" "}
           <button
-            className="link"
+            className="link min-h-6"
             onClick={() => job.edit("Take a finding up again", (d) => void delete d.aside[f.key])}
           >
             Take up again
           </button>
         </>
       ) : reason === undefined ? (
-        <button className="text-ink-2 underline" onClick={() => setReason("")}>
+        <button className="min-h-6 text-ink-2 underline" onClick={() => setReason("")}>
           Set aside
         </button>
       ) : (

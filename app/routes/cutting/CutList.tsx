@@ -301,7 +301,7 @@ export function CutList() {
       )}
       {gone.length > 0 && (
         <section className="mt-5">
-          <h3 className="label">Cut, and no longer needed</h3>
+          <h2 className="label">Cut, and no longer needed</h2>
           <ul className="text-[15px]">
             {gone.map((s) => (
               <li key={s.stick} className="row flex items-baseline gap-2 py-1">

@@ -72,10 +72,10 @@ function Item({ plan, seeking, styrene }: { plan: ItemPlan; seeking: boolean; st
   const costed = plan.lengths.some((l) => l.cost !== Math.round(l.length));
   return (
     <section aria-label={plan.name}>
-      <h3 className="head text-[20px]">
+      <h2 className="head text-[20px]">
         {plan.name}: {r.sticks} {r.sticks === 1 ? "stick" : "sticks"}
         {costed ? `, costing ${printNumber(r.cost, 2)}` : ""}
-      </h3>
+      </h2>
       <p className="mb-2 text-[15px] text-ink-2">
         {r.proven ? (
           <b className="text-verdigris">✓ Proven: no plan costs less.</b>
@@ -105,7 +105,7 @@ const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 function Trouble({ name, text }: { name: string; text: string }) {
   return (
     <section className="border-l-[3px] border-fault pl-3">
-      <h3 className="head text-[20px]">{name}</h3>
+      <h2 className="head text-[20px]">{name}</h2>
       <p className="text-fault">{text}</p>
     </section>
   );

@@ -16,7 +16,7 @@ export function useForces(design: StructureDesign | undefined) {
   }, [design, isTruss, truss]);
 }
 /** Colours of what a member does. */
-export const TINT = { tension: "#2f6f8f", compression: "#b8361f", nothing: "#857e6e" } as const;
+export const TINT = { tension: "var(--tension)", compression: "var(--vermilion)", nothing: "var(--ink-2)" } as const;
 /** What a stick does by the member it belongs to, undefined where it is none of the truss's own. */
 export function forceTint(f: MemberForces): (stick: string) => string | undefined {
   const chords = new Map<string, number>();

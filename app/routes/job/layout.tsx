@@ -1,13 +1,13 @@
-import { Suspense } from "react";
+import { Suspense, useEffect, useRef } from "react";
 import { data, isRouteErrorResponse, Outlet, useLocation, useParams } from "react-router";
 import { JobError } from "core/job/error";
 import { ConflictDialog } from "~/job/ConflictDialog";
-import { Header } from "~/job/Header";
-import { JobProvider, needKinds } from "~/job/JobContext";
+import { AwayBanner, Header } from "~/job/Header";
+import { JobProvider, needKinds, useJob } from "~/job/JobContext";
 import { Shortcuts } from "~/job/Shortcuts";
 import { useCardPicture } from "~/job/useCardPicture";
 import { useProgress } from "~/job/useProgress";
-import { StageLine } from "~/ui/StageLine";
+import { StageLine, STAGES } from "~/ui/StageLine";
 import { useInBrowser } from "~/ui/useInBrowser";
 import { readJob, type JobState } from "~/data/jobs.server";
 import { drawnRevision } from "~/data/shelf.server";
@@ -63,13 +63,25 @@ function Stage({ drawn }: { drawn: number }) {
   const stage = useLocation().pathname.split("/")[3] ?? "";
   useCardPicture(drawn);
   const progress = useProgress();
+  const { doc } = useJob();
+  const name = STAGES.find((s) => s.id === stage)?.name ?? "Job";
+  useEffect(() => {
+    document.title = `${name} · ${doc.name} · Cardo`;
+  }, [name, doc.name]);
+  // a stage that one has gone to is where the keyboard goes on, and what a reader reads
+  const first = useRef(true);
+  useEffect(() => {
+    if (!first.current) document.getElementById("main")?.focus({ preventScroll: true });
+    first.current = false;
+  }, [stage]);
   return (
     <>
       <div className="flex h-screen min-h-[600px] overflow-hidden">
         <StageLine progress={progress} />
         <div className="flex min-w-0 flex-1 flex-col">
           <Header stage={stage} />
-          <main id="main" tabIndex={-1} className="min-h-0 flex-1 focus:outline-none">
+          <AwayBanner />
+          <main id="main" tabIndex={-1} aria-label={name} className="min-h-0 flex-1 focus:outline-none">
             <Outlet />
           </main>
         </div>

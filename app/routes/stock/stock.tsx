@@ -20,6 +20,14 @@ export default function Stock() {
   const sizes = [...design.stock.keys()];
   const picked = search.get("size") && sizes.includes(search.get("size")!) ? search.get("size")! : sizes[0];
   const { P, M } = useUnits();
+  const open = sizes.filter((n) => !doc.stock.choices[n]);
+  const takeAll = (): void =>
+    void job.edit("Take the stock as proposed", (d) => {
+      for (const n of open) {
+        const m = design.stock.get(n)!;
+        d.stock.choices[n] = { item: m.item.id, plies: m.plies, along: m.along };
+      }
+    });
   const toggleSeries = (id: (typeof SERIES)[number]["id"]): void =>
     void job.edit("Change the series", (d) => {
       const has = d.stock.series.includes(id);
@@ -63,71 +71,86 @@ export default function Stock() {
             No section is asked for yet. Frame a structure first; the demo job “Gulch trestle” shows how this looks.
           </p>
         ) : (
-          <table className="list text-[15px]">
-            <thead>
-              <tr>
-                <th>Section</th>
-                <th className="num">Wanted</th>
-                <th>Cut from</th>
-                <th className="num">Really</th>
-                <th className="num">Off by, model</th>
-                <th className="num">prototype</th>
-                <th className="num">percent</th>
-              </tr>
-            </thead>
-            <tbody>
-              {[...design.stock].map(([name, m]) => {
-                const w = wantedSection(parseNominal(name)!, doc.stock.milling, design.scale);
-                const e = m.error;
-                const cell = (t: string, u: string) => (
-                  <td className="num">
-                    {t}
-                    <br />
-                    {u}
-                  </td>
-                );
-                return (
-                  <tr
-                    key={name}
-                    aria-selected={name === picked}
-                    onClick={() => setSearch({ size: name }, { replace: true })}
-                    className="cursor-pointer"
-                  >
-                    <td>
-                      <button className="head text-[18px]" aria-label={`Section ${name}: show what would do`}>
-                        {name}
-                      </button>
-                    </td>
+          <>
+            {open.length > 0 && (
+              <p className="mb-3 flex flex-wrap items-center gap-3 border-l-[3px] border-edge bg-shade px-4 py-2">
+                <span>
+                  {open.length === sizes.length
+                    ? "No section is"
+                    : `${open.length} of ${sizes.length} sections are not`}{" "}
+                  chosen yet: what stands here is the nearest.
+                </span>
+                <button className="btn" onClick={takeAll}>
+                  Take {open.length === 1 ? "it" : "them"} as proposed
+                </button>
+              </p>
+            )}
+            <table className="list text-[15px]">
+              <thead>
+                <tr>
+                  <th>Section</th>
+                  <th className="num">Wanted</th>
+                  <th>Cut from</th>
+                  <th className="num">Really</th>
+                  <th className="num">Off by, model</th>
+                  <th className="num">prototype</th>
+                  <th className="num">percent</th>
+                </tr>
+              </thead>
+              <tbody>
+                {[...design.stock].map(([name, m]) => {
+                  const w = wantedSection(parseNominal(name)!, doc.stock.milling, design.scale);
+                  const e = m.error;
+                  const cell = (t: string, u: string) => (
                     <td className="num">
-                      {M(w.thickness, 2)}
-                      <br />× {M(w.width, 2)}
-                    </td>
-                    <td>
-                      {m.plies === 2 ? "Two plies of " : ""}
-                      {m.item.name}
+                      {t}
                       <br />
-                      <span className="text-ink-2">{doc.stock.choices[name] ? "chosen" : "nearest"}</span>
+                      {u}
                     </td>
-                    <td className="num">
-                      {M(m.section.thickness, 2)}
-                      <br />× {M(m.section.width, 2)}
-                    </td>
-                    {cell(`${signed(e.thickness.model, 2)} mm`, `${signed(e.width.model, 2)} mm`)}
-                    {cell(
-                      `${e.thickness.prototype > 0 ? "+" : ""}${P(e.thickness.prototype)}`,
-                      `${e.width.prototype > 0 ? "+" : ""}${P(e.width.prototype)}`,
-                    )}
-                    <td
-                      className={`num font-semibold ${e.worstPercent >= 12 ? "text-ochre" : e.worstPercent < 0.5 ? "text-verdigris" : ""}`}
+                  );
+                  return (
+                    <tr
+                      key={name}
+                      aria-selected={name === picked}
+                      onClick={() => setSearch({ size: name }, { replace: true })}
+                      className="cursor-pointer"
                     >
-                      {signed(e.thickness.percent, 1)} %<br />
-                      {signed(e.width.percent, 1)} %
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
+                      <td>
+                        <button className="head text-[18px]" aria-label={`Section ${name}: show what would do`}>
+                          {name}
+                        </button>
+                      </td>
+                      <td className="num">
+                        {M(w.thickness, 2)}
+                        <br />× {M(w.width, 2)}
+                      </td>
+                      <td>
+                        {m.plies === 2 ? "Two plies of " : ""}
+                        {m.item.name}
+                        <br />
+                        <span className="text-ink-2">{doc.stock.choices[name] ? "chosen" : "nearest"}</span>
+                      </td>
+                      <td className="num">
+                        {M(m.section.thickness, 2)}
+                        <br />× {M(m.section.width, 2)}
+                      </td>
+                      {cell(`${signed(e.thickness.model, 2)} mm`, `${signed(e.width.model, 2)} mm`)}
+                      {cell(
+                        `${e.thickness.prototype > 0 ? "+" : ""}${P(e.thickness.prototype)}`,
+                        `${e.width.prototype > 0 ? "+" : ""}${P(e.width.prototype)}`,
+                      )}
+                      <td
+                        className={`num font-semibold ${e.worstPercent >= 12 ? "text-ochre" : e.worstPercent < 0.5 ? "text-verdigris" : ""}`}
+                      >
+                        {signed(e.thickness.percent, 1)} %<br />
+                        {signed(e.width.percent, 1)} %
+                      </td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </>
         )}
         <p className="mt-3 text-[15px] text-ink-2">
           Upper line thickness, lower line width. The frame stands at the real sizes: outline levels and post lines

@@ -71,6 +71,7 @@ export function KnownLengthForm() {
           </label>
           <TextField
             label="How many between the two points"
+            first
             value={count}
             keep={(t) => {
               if (!(Number(t) >= 1 && Number.isInteger(Number(t)))) return [`Read “${t}”; write a whole number.`];
@@ -104,6 +105,7 @@ export function KnownLengthForm() {
       ) : (
         <LengthField
           label="Length between the two points"
+          first
           world="prototype"
           mm={undefined}
           units={doc.brief.units}
