@@ -6,7 +6,7 @@ export default defineConfig({
   outputDir: "test-results",
   timeout: 90_000,
   expect: { timeout: 10_000 },
-  workers: 1,
+  workers: 2,
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [["list"], ["json"]] : [["list"]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,

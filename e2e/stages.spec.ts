@@ -154,7 +154,7 @@ test("a tilted sheet is set level, an angle is measured and sent, two plies are 
   // 21.8° is 4.8 in 12: the second pair would cross the outer one, and nothing changes
   await expect(page.getByText(/would cross/)).toBeVisible();
   await page.keyboard.press("Escape");
-  await page.getByRole("link", { name: "Stock" }).click();
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: "Stock" }).click();
   await page.getByRole("button", { name: "Section 12×12: show what would do" }).click();
   await page.getByRole("button", { name: /^Two plies of Scale lumber, HO 6×12, face to face/ }).click();
   await expect(page.getByRole("row", { name: /12×12/ })).toContainText("Two plies of Scale lumber, HO 6×12");

@@ -1,6 +1,15 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { knapsack, loadLinearSolver, readProblem, solveSticks, type StickProblem, type StickResult } from ".";
+import {
+  gapWords,
+  knapsack,
+  loadLinearSolver,
+  readProblem,
+  solveSticks,
+  type ItemPlan,
+  type StickProblem,
+  type StickResult,
+} from ".";
 import { stream, triplets } from "./stream";
 
 const lp = await loadLinearSolver();
@@ -179,3 +188,44 @@ async function byAssignment(p: StickProblem): Promise<number> {
   ];
   return (await load()).solve(lines.join("\n"), { output_flag: false, mip_rel_gap: 0 }).ObjectiveValue;
 }
+
+describe("how far a plan can be from the best", () => {
+  const plan = (result: object, cost = 279): ItemPlan =>
+    ({
+      item: "i",
+      name: "n",
+      lengths: [{ length: 279.4, count: null, cost }],
+      sticks: [],
+      result,
+    }) as unknown as ItemPlan;
+  it("is told in sticks where all cost the same, in percent where the bound allows no whole one less, not at all when proven", () => {
+    const base = { status: "feasible", sticks: 10, cost: 2790, proven: false };
+    expect(gapWords(plan({ ...base, lowerBound: 2232 }))).toBe("at most 2 sticks more than the best there can be");
+    expect(gapWords(plan({ ...base, lowerBound: 2300 }))).toBe("at most 1 stick more than the best there can be");
+    expect(gapWords(plan({ ...base, lowerBound: 2600 }))).toBe("at most 6.8 % dearer than the best there can be");
+    expect(gapWords(plan({ ...base, status: "optimal", proven: true, lowerBound: 2790 }))).toBe("");
+    expect(gapWords(plan({ status: "too long", length: 5, longest: 4 }))).toBe("");
+  });
+  it("comes with every better plan while it is sought, each a whole plan", async () => {
+    const demand = Array.from({ length: 60 }, (_, i) => ({ length: 31 + ((i * 37) % 59), count: 1 }));
+    const costs: number[] = [];
+    await solveSticks(
+      { kerf: 0.5, stock: [{ length: 279.4, count: null, cost: 279 }], demand },
+      {
+        lp,
+        onProgress: (p) => {
+          const r = p.inHand();
+          if (r?.status === "optimal" || r?.status === "feasible") {
+            costs.push(r.cost);
+            const cut = r.layouts.reduce((n, l) => n + l.count * l.cuts.length, 0);
+            expect(cut).toBe(demand.length);
+            expect(r.lowerBound).toBeLessThanOrEqual(r.cost + 1e-6);
+          }
+          return true;
+        },
+      },
+    );
+    expect(costs.length).toBeGreaterThan(0);
+    expect([...costs].sort((a, b) => b - a)).toEqual(costs);
+  });
+});

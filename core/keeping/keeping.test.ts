@@ -37,6 +37,12 @@ describe("an edit", () => {
     expect(k.pending.map((e) => [e.id, e.base])).toEqual([["e2", 0]]);
     expect([heightOf(k), k.head.doc.name, k.head.past.length]).toEqual([1, "New", 1]);
   });
+  it("that stays when one before it is refused stands one after another on what the server has", () => {
+    let k = edit(fresh(), "e1", 13);
+    for (const [id, name] of [["e2", "A"], ["e3", "B"], ["e4", "C"]] as const) k = keep(k, { do: "edit", id, label: name, patches: [{ op: "set", path: ["name"], value: name }] }); // prettier-ignore
+    k = keep(k, { do: "refused", id: "e1" });
+    expect(k.pending.map((e) => [e.id, e.base])).toEqual([["e2", 0], ["e3", 1], ["e4", 2]]); // prettier-ignore
+  });
   it("with nothing before it has nothing to undo", () => {
     expect(() => keep(fresh(), { do: "undo", id: "u1" })).toThrow("There is nothing to undo.");
     expect(() => keep(fresh(), { do: "redo", id: "u1" })).toThrow("There is nothing to redo.");
@@ -133,6 +139,12 @@ describe("patches", () => {
     ]).doc;
     expect(more.structures.map((s) => s.id)).toEqual(["a", "c", "b"]);
     expect(apply(more, [height(4, "b")]).doc.structures[2]!.variants[0]!.params.height).toBe(4);
+  });
+  it("put an item that is there already in its own place, also the first one", () => {
+    const again = { id: "a", variants: [] };
+    const { doc, inverse } = apply(small(), [{ op: "put", path: ["structures"], value: again }]);
+    expect(doc.structures.map((s) => s.id)).toEqual(["a", "b"]);
+    expect(apply(doc, inverse).doc).toEqual(small());
   });
   it("that lead nowhere are refused with their path, however large their numbers, and touch nothing", () => {
     for (const path of [

@@ -43,14 +43,20 @@ class PatchDoc {
   value?: unknown;
   @IsOptional() @text(60) before?: string;
 }
+const BASE = { message: "a change says which revision it was made on" };
 class EntryDoc {
   @Matches(/^[\w-]{6,60}$/, { message: "a change needs an id of its own" }) id!: string;
-  @IsInt({ message: "a change says which revision it was made on" }) @Min(0) @Max(1e9) base!: number;
+  @IsInt(BASE) @Min(0, BASE) @Max(1e9, BASE) base!: number;
 }
+const PATCHES = { message: `patches are a list of at most ${MOST}` };
 class EditDoc extends EntryDoc {
   @Equals("edit") kind!: "edit";
   @text(200) label!: string;
-  @IsArray() @ArrayMaxSize(MOST) @ValidateNested({ each: true }) @Type(() => PatchDoc) patches!: PatchDoc[];
+  @IsArray(PATCHES)
+  @ArrayMaxSize(MOST, PATCHES)
+  @ValidateNested({ each: true })
+  @Type(() => PatchDoc)
+  patches!: PatchDoc[];
 }
 class StepDoc extends EntryDoc {
   @IsIn(["undo", "redo"]) kind!: "undo" | "redo";

@@ -32,6 +32,12 @@ describe("lists on paper", () => {
     expect(all).toContain("Scale lumber, HO 12×12: 10 pieces");
     expect(all).toContain("Page 1 of 1");
   });
+  it("tell both edges of a piece whose ends slant against each other", () => {
+    const tie = design("depot").pieces.find((p) => p.role === "collar tie")!;
+    const edges = `${tie.shape.longPoint.toFixed(2)} mm / ${tie.shape.shortPoint.toFixed(2)} mm`;
+    expect(tie.shape.longPoint - tie.shape.shortPoint).toBeGreaterThan(1);
+    expect(words(cutListPages(design("depot"), "A3", "d")).join(" ")).toContain(edges);
+  });
   it("keep every word on every paper, and every page within it", async () => {
     const d = design("depot");
     const plans = await plansOf(d);
