@@ -50,7 +50,11 @@ const r = await answer;
 console.log(`an edit: ${r.request().postData()!.length} bytes sent, ${(await r.body()).length} bytes answered`);
 await demo.close();
 
-for (const args of [["solve", "--help"], ["rafters", "6"], ["pieces", "examples/gulch-trestle.json"]]) {
+for (const args of [
+  ["solve", "--help"],
+  ["rafters", "6"],
+  ["pieces", "examples/gulch-trestle.json"],
+]) {
   const times = Array.from({ length: 5 }, () => {
     const start = performance.now();
     spawnSync("npm", ["run", "-s", "cardo", "--", ...args]);

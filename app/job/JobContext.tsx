@@ -68,7 +68,7 @@ export function useJob(): JobApi {
 
 const underWay = new Map<string, Promise<void>>();
 /** Waits until the kinds of a job's structures are loaded: the nearest Suspense shows what it has until then. */
-export function needKinds(doc: JobDoc): void {
+export function useKinds(doc: JobDoc): void {
   const ids = doc.structures.map((s) => s.kind);
   if (kindsAtHand(ids)) return;
   const key = [...new Set(ids)].sort().join(" ");
@@ -149,7 +149,7 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const redo = useCallback(() => void step("redo"), [step]);
 
   const shown = draft ?? doc;
-  needKinds(shown);
+  useKinds(shown);
   const marks = useMemo(() => issuedMarks(issues), [issues]);
   const design = useMemo(() => designOf(shown, marks), [shown, marks]);
   const settled = useMemo(() => (shown === doc ? design : designOf(doc, marks)), [shown, doc, design, marks]);

@@ -97,8 +97,7 @@ function at(v: unknown, path: Path, p: Patch, gone: Path): Done {
     const path_ = [...gone, step];
     const back: Patch = has ? { op: "set", path: path_, value: v[step] } : { op: "cut", path: path_ };
     if (p.op === "set") return [{ ...v, [step]: p.value }, back];
-    const { [step]: _, ...left } = v;
-    return [left, back];
+    return [Object.fromEntries(Object.entries(v).filter(([k]) => k !== step)), back];
   }
   if (!has) throw lost(p, [...gone, step]);
   const [next, back] = at(v[step], rest, p, [...gone, step]);

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import { PAPERS, type PagePlan, type PaperId } from "core/drawing";
+import type * as Lists from "core/lists";
 import { isStyrene, Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
 import { usePaper } from "~/job/usePaper";
@@ -28,7 +29,7 @@ export default function Cutting() {
   const planned = plan.plans.flatMap((p) => (p ? [p.plan] : []));
   const [paper, setPaper] = usePaper();
   const today = (): string => new Date().toISOString().slice(0, 10);
-  const print = async (name: string, make: (l: typeof import("core/lists")) => PagePlan): Promise<void> => {
+  const print = async (name: string, make: (l: typeof Lists) => PagePlan): Promise<void> => {
     try {
       const [lists, { savePdf }] = await Promise.all([import("core/lists"), import("~/job/savePdf")]);
       await savePdf([{ name, plan: make(lists) }], `${job.doc.name}: ${name.toLowerCase()}`, `${name}.pdf`);

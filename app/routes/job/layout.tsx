@@ -3,7 +3,7 @@ import { data, isRouteErrorResponse, Outlet, useLocation, useParams } from "reac
 import { JobError } from "core/job/error";
 import { ConflictDialog } from "~/job/ConflictDialog";
 import { AwayBanner, Header } from "~/job/Header";
-import { JobProvider, needKinds, useJob } from "~/job/JobContext";
+import { JobProvider, useKinds, useJob } from "~/job/JobContext";
 import { Shortcuts } from "~/job/Shortcuts";
 import { useCardPicture } from "~/job/useCardPicture";
 import { useProgress } from "~/job/useProgress";
@@ -51,7 +51,7 @@ export default function JobLayout({ loaderData }: Route.ComponentProps) {
 
 function Job({ job, drawn }: { job: JobState; drawn: number }) {
   // before the provider, whose state would be lost if it were not finished at first
-  needKinds(job.confirmed.doc);
+  useKinds(job.confirmed.doc);
   return (
     <JobProvider initial={job}>
       <Stage drawn={drawn} />
