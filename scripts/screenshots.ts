@@ -83,7 +83,7 @@ await page.getByLabel("Forces in tints").check();
 await page.keyboard.press("Escape");
 await shot("forces");
 await page.getByRole("button", { name: "Compare" }).click();
-await page.getByRole("row", { name: /^Members \d/ }).waitFor({ timeout: 30_000 });
+await page.getByRole("row", { name: /^Pieces \d/ }).waitFor({ timeout: 30_000 });
 await shot("compare");
 await close();
 process.exit(0);

@@ -20,7 +20,7 @@ export function Header({ stage }: { stage: string }) {
     void job.edit("Change units", (d) => void Object.assign(d.brief.units, change));
   const structure = design.structures[0]?.structure.name;
   return (
-    <header className="flex h-[52px] shrink-0 items-center gap-3 border-b border-hair px-5">
+    <header className="stage-head flex h-[52px] shrink-0 items-center gap-3 border-b border-hair px-5">
       <h1 className="head truncate text-[25px] leading-none">{doc.name}</h1>
       <span className="hidden min-w-0 truncate text-[15px] text-ink-2 xl:inline">
         {[stage === "framing" || stage === "jigs" ? structure : "", doc.brief.railroad].filter(Boolean).join(" · ")}

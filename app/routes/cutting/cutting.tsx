@@ -41,8 +41,8 @@ export default function Cutting() {
   const printSticks = (): Promise<void> =>
     print("Stick layout", (l) => l.stickPages(job.design, planned, paper, today()));
   return (
-    <div className="flex h-full">
-      <div className="flex min-w-0 flex-1 flex-col">
+    <div className="stage flex h-full">
+      <div className="stage-main flex min-w-0 flex-1 flex-col">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-7 pt-3">
           <div role="tablist" className="flex gap-5">
             {(["list", "sticks"] as const).map((t) => (

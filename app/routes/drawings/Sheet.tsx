@@ -73,8 +73,8 @@ function SheetInside({ sheet, ...props }: Props & { sheet: ReturnType<typeof use
   const straightening = toolId === "corners" || toolId === "guide";
   return (
     <>
-      <div className="flex min-h-0 flex-1">
-        <div className="relative flex min-w-0 flex-1">
+      <div className="stage flex min-h-0 flex-1">
+        <div className="stage-main relative flex min-w-0 flex-1">
           <Board
             label={`Drawing ${drawing.name}`}
             bounds={bounds}

@@ -143,8 +143,10 @@ export function useTools(sheet: Sheet) {
       choose("measure:length");
     };
     const down = (e: KeyboardEvent): void => {
-      if ((e.target as HTMLElement).closest("input, textarea, select, button, [role=dialog]")) return;
-      if (e.key === "Enter") enter();
+      const target = e.target as HTMLElement;
+      if (target.closest("input, textarea, select, [role=dialog]")) return;
+      // Enter on a button presses it; Escape leaves the tool also from there
+      if (e.key === "Enter" && !target.closest("button")) enter();
       if (e.key === "Escape") {
         if (points.length > 0) setPoints([]);
         else choose("look");

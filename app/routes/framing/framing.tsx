@@ -142,8 +142,8 @@ export default function Framing() {
 
   return (
     <div className="flex h-full flex-col">
-      <div className="flex min-h-0 flex-1">
-        <div className="relative flex min-w-0 flex-1">
+      <div className="stage flex min-h-0 flex-1">
+        <div className="stage-main relative flex min-w-0 flex-1">
           {inSpace ? (
             <Suspense fallback={<p className="m-auto text-ink-2">Setting it up in space …</p>}>
               <Space

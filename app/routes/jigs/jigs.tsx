@@ -49,8 +49,8 @@ export default function Jigs() {
     window.location.assign(`/jobs/${job.id}/sheets/jigs.pdf?paper=${paper}&date=${today}${which}`);
   };
   return (
-    <div className="flex h-full">
-      <div className="flex min-w-0 flex-1 flex-col">
+    <div className="stage flex h-full">
+      <div className="stage-main flex min-w-0 flex-1 flex-col">
         <div className="flex flex-wrap items-end gap-3 px-7 pt-3">
           {sheets.length > 1 && (
             <div className="w-60">

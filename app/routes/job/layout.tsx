@@ -76,7 +76,7 @@ function Stage({ drawn }: { drawn: number }) {
   }, [stage]);
   return (
     <>
-      <div className="flex h-screen min-h-[600px] overflow-hidden">
+      <div className="stage-page flex h-screen min-h-[600px] overflow-hidden">
         <StageLine progress={progress} />
         <div className="flex min-w-0 flex-1 flex-col">
           <Header stage={stage} />

@@ -34,8 +34,8 @@ export default function Stock() {
       d.stock.series = has ? d.stock.series.filter((s) => s !== id) : [...d.stock.series, id];
     });
   return (
-    <div className="flex h-full">
-      <div className="min-w-0 flex-1 overflow-auto px-7 py-4">
+    <div className="stage flex h-full">
+      <div className="stage-main min-w-0 flex-1 overflow-auto px-7 py-4">
         <div className="mb-4 flex flex-wrap items-end gap-x-6 gap-y-2">
           <fieldset>
             <legend className="label">Matched from</legend>

@@ -120,70 +120,73 @@ export default function Space({ name, sticks, selected, select, isStyrene }: Pro
   };
   const far = Math.max(box.size.x, box.size.y * 1.4, box.size.z) * 1.15 + 20;
   return (
-    <div className="relative size-full" data-space={parts.length}>
-      <Canvas
-        key={sticks.length === 0 ? "empty" : "full"}
-        frameloop="demand"
-        gl={{ preserveDrawingBuffer: true, antialias: true }}
-        camera={{
-          fov: 35,
-          near: far / 200,
-          far: far * 12,
-          position: [box.centre.x + far * 0.75, box.centre.y + far * 0.45, box.centre.z + far * 1.05],
-        }}
-        onCreated={(s) => {
-          gl.current = s.gl;
-          s.gl.localClippingEnabled = true;
-        }}
-        onPointerMissed={() => select(undefined)}
-        aria-label={`${name} in space`}
-        role="img"
-      >
-        <ambientLight intensity={1.5} />
-        <directionalLight position={[far, far * 2, far * 1.5]} intensity={1.9} />
-        <directionalLight position={[-far, far * 0.6, -far]} intensity={0.5} />
-        <Turning target={box.centre} />
-        <Redraw when={[parts, apart, planes, chosen]} />
-        {parts.map((p) => {
-          const shift = p.middle.clone().sub(box.centre).multiplyScalar(apart);
-          const pick = (e: ThreeEvent<MouseEvent>): void => {
-            if (e.delta > 4) return;
-            e.stopPropagation();
-            select(p.owners[e.faceIndex ?? -1]);
-          };
-          return (
-            <group key={p.assembly} position={shift}>
-              <mesh geometry={p.geometry} onClick={pick}>
-                <meshStandardMaterial
-                  vertexColors
-                  map={timberTexture()}
-                  roughness={0.85}
-                  side={DoubleSide}
-                  clippingPlanes={planes}
-                  polygonOffset
-                  polygonOffsetFactor={1}
-                  polygonOffsetUnits={1}
-                />
-              </mesh>
-              <lineSegments geometry={p.edges}>
-                <lineBasicMaterial
-                  color="#3a3226"
-                  transparent
-                  opacity={sticks.length > 300 ? 0.22 : 0.4}
-                  clippingPlanes={planes}
-                />
-              </lineSegments>
-              {chosen && sticks.find((s) => s.id === selected)?.member.assembly === p.assembly && (
-                <mesh geometry={chosen.geometry} renderOrder={2}>
-                  <meshStandardMaterial color="#b8361f" roughness={0.7} side={DoubleSide} />
+    <div className="flex size-full flex-col" data-space={parts.length}>
+      <div className="min-h-0 flex-1">
+        <Canvas
+          key={sticks.length === 0 ? "empty" : "full"}
+          frameloop="demand"
+          gl={{ preserveDrawingBuffer: true, antialias: true }}
+          camera={{
+            fov: 35,
+            near: far / 200,
+            far: far * 12,
+            position: [box.centre.x + far * 0.75, box.centre.y + far * 0.45, box.centre.z + far * 1.05],
+          }}
+          onCreated={(s) => {
+            gl.current = s.gl;
+            s.gl.localClippingEnabled = true;
+          }}
+          onPointerMissed={() => select(undefined)}
+          aria-label={`${name} in space`}
+          role="img"
+        >
+          <ambientLight intensity={1.5} />
+          <directionalLight position={[far, far * 2, far * 1.5]} intensity={1.9} />
+          <directionalLight position={[-far, far * 0.6, -far]} intensity={0.5} />
+          <Turning target={box.centre} />
+          <Redraw when={[parts, apart, planes, chosen]} />
+          {parts.map((p) => {
+            const shift = p.middle.clone().sub(box.centre).multiplyScalar(apart);
+            const pick = (e: ThreeEvent<MouseEvent>): void => {
+              if (e.delta > 4) return;
+              e.stopPropagation();
+              select(p.owners[e.faceIndex ?? -1]);
+            };
+            return (
+              <group key={p.assembly} position={shift}>
+                <mesh geometry={p.geometry} onClick={pick}>
+                  <meshStandardMaterial
+                    vertexColors
+                    map={timberTexture()}
+                    roughness={0.85}
+                    side={DoubleSide}
+                    clippingPlanes={planes}
+                    polygonOffset
+                    polygonOffsetFactor={1}
+                    polygonOffsetUnits={1}
+                  />
                 </mesh>
-              )}
-            </group>
-          );
-        })}
-      </Canvas>
-      <div className="absolute right-4 bottom-3 w-60 space-y-2 border border-hair bg-film/95 px-3 py-2 text-[15px]">
-        <label className="block">
+                <lineSegments geometry={p.edges}>
+                  <lineBasicMaterial
+                    color="#3a3226"
+                    transparent
+                    opacity={sticks.length > 300 ? 0.22 : 0.4}
+                    clippingPlanes={planes}
+                  />
+                </lineSegments>
+                {chosen && sticks.find((s) => s.id === selected)?.member.assembly === p.assembly && (
+                  <mesh geometry={chosen.geometry} renderOrder={2}>
+                    <meshStandardMaterial color="#b8361f" roughness={0.7} side={DoubleSide} />
+                  </mesh>
+                )}
+              </group>
+            );
+          })}
+        </Canvas>
+      </div>
+      {/* under the model, so that it hides nothing of it */}
+      <div className="relative flex flex-wrap items-center gap-x-5 gap-y-1 border-t border-hair px-5 py-1.5 text-[15px]">
+        <label className="flex items-center gap-2">
           Taken apart
           <input
             type="range"
@@ -192,12 +195,12 @@ export default function Space({ name, sticks, selected, select, isStyrene }: Pro
             step={0.05}
             value={apart}
             onChange={(e) => setApart(Number(e.target.value))}
-            className="w-full accent-[var(--ink)]"
+            className="w-28 accent-[var(--ink)]"
           />
         </label>
-        <label className="flex items-center justify-between gap-2">
+        <label className="flex items-center gap-2">
           Cut open
-          <select className="field !w-32" value={cut.axis} onChange={(e) => setCut({ ...cut, axis: e.target.value })}>
+          <select className="field !w-24" value={cut.axis} onChange={(e) => setCut({ ...cut, axis: e.target.value })}>
             <option value="none">no</option>
             <option value="along">along</option>
             <option value="across">across</option>
@@ -213,12 +216,12 @@ export default function Space({ name, sticks, selected, select, isStyrene }: Pro
             step={0.01}
             value={cut.at}
             onChange={(e) => setCut({ ...cut, at: Number(e.target.value) })}
-            className="w-full accent-[var(--ink)]"
+            className="w-28 accent-[var(--ink)]"
           />
         )}
         <details>
-          <summary className="cursor-pointer">Hide by role</summary>
-          <ul className="max-h-52 overflow-auto">
+          <summary className="min-h-6 cursor-pointer">Hide by role</summary>
+          <ul className="absolute bottom-full z-20 max-h-72 overflow-auto border border-edge bg-film px-3 py-2">
             {roles.map((r) => (
               <li key={r}>
                 <label className="flex min-h-[26px] items-center gap-2">
@@ -239,7 +242,7 @@ export default function Space({ name, sticks, selected, select, isStyrene }: Pro
             ))}
           </ul>
         </details>
-        <button className="btn w-full" onClick={picture}>
+        <button className="btn ml-auto" onClick={picture}>
           Save this picture
         </button>
       </div>
