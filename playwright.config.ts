@@ -1,6 +1,7 @@
 import { defineConfig } from "@playwright/test";
 
-const PORT = 4180;
+/** A port of this checkout's own, the same in every worker, so that two runs do not meet. */
+const PORT = 4200 + [...process.cwd()].reduce((h, c) => (h * 31 + c.charCodeAt(0)) % 700, 7);
 export default defineConfig({
   testDir: "e2e",
   outputDir: "test-results",

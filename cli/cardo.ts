@@ -3,6 +3,7 @@ import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { join } from "node:path";
 import type { PaperId } from "../core/drawing";
+import { tellIn } from "../core/units/tellIn";
 import type { StickResult, StockLength } from "../core/cutting";
 import type { Design, Issue } from "../core/job";
 
@@ -34,7 +35,7 @@ async function readDesign(file: string): Promise<{ design: Design; issues: reado
 /** Fails on the first structure that could not be framed. */
 function sound(d: Design): Design {
   const bad = d.structures.find((s) => s.fault);
-  if (bad) throw new BadInput(`${bad.structure.name}: ${bad.fault}`);
+  if (bad) throw new BadInput(`${bad.structure.name}: ${tellIn(bad.fault!, d.doc.brief.units)}`);
   return d;
 }
 const print = (value: unknown): void =>
@@ -178,7 +179,9 @@ program
   .description("findings as JSON")
   .action(async (job: string) => {
     const { design } = await readDesign(job);
-    print({ findings: (await import("../core/checks")).findings(design) });
+    const { units } = design.doc.brief;
+    const found = (await import("../core/checks")).findings(design);
+    print({ findings: found.map((f) => ({ ...f, text: tellIn(f.text, units) })) });
   });
 
 program

@@ -185,10 +185,11 @@ function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick;
           </text>
         )}
       </svg>
-      <span className="w-[128px] shrink-0">
+      <span className="w-[186px] shrink-0 print:hidden">
         {done ? (
           <span className="flex items-center gap-2">
-            <span className="flex min-h-[34px] items-center font-semibold text-verdigris">✓ Cut</span>
+            {/* as wide as the button was, so that a second press of it meets nothing */}
+            <span className="flex min-h-[34px] w-[110px] items-center font-semibold text-verdigris">✓ Cut</span>
             <button className="link min-h-6 text-[14px]" onClick={() => takeBack(sticks)}>
               Take back
             </button>
