@@ -1,6 +1,6 @@
 /** npm test: sets up what is missing, then lint, types, unit and interface tests. Ends with "N passed, N failed". */
 import { spawnSync } from "node:child_process";
-import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from "node:fs";
 import { build, install, works } from "./setup.mjs";
 
 install();
@@ -24,6 +24,20 @@ function step(name, ok) {
   console.log(`${ok ? "passed" : "FAILED"}: ${name}`);
   if (ok) passed++;
   else failed++;
+}
+/** Lines of tests among all lines of code, percent; blank lines do not count. */
+function share() {
+  const lines = { all: 0, tests: 0 };
+  for (const folder of ["app", "cli", "core", "e2e", "bench", "scripts"])
+    for (const name of readdirSync(folder, { recursive: true })) {
+      if (!/\.(ts|tsx|mjs|css)$/.test(name)) continue;
+      const n = readFileSync(`${folder}/${name}`, "utf8")
+        .split("\n")
+        .filter((l) => l.trim() !== "").length;
+      lines.all += n;
+      if (folder === "e2e" || /\.(test|spec|fixture)\./.test(name)) lines.tests += n;
+    }
+  return Math.round((100 * lines.tests) / lines.all);
 }
 mkdirSync(".cache", { recursive: true });
 const counted = (file, read) => {
@@ -73,5 +87,6 @@ const ui = bin("node_modules/@playwright/test/cli.js", ["test"], {
   PLAYWRIGHT_JSON_OUTPUT_NAME: ".cache/interface.json",
 });
 if (counted(".cache/interface.json", (j) => [j.stats.expected + j.stats.flaky, j.stats.unexpected]) && !ui) failed++;
+console.log(`Tests are ${share()} % of the code.`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);
