@@ -8,6 +8,7 @@ import { editToPaint, printEdits } from "./editToPaint";
 const { page, close } = await openDemo(4193);
 await page.getByRole("link", { name: "Open Pellam depot" }).first().click();
 await page.getByRole("tab", { name: "Parameters" }).click();
+await page.getByRole("button", { name: "Unfold all" }).click();
 const pieces = await page.getByText(/\d+ pieces ·/).innerText();
 const label = "Wall height, floor to top of plate";
 console.log(printEdits(`Depot, ${pieces}`, await editToPaint(page, label, 30, (i) => `12' ${1 + (i % 9)}`, 1500)));

@@ -21,11 +21,12 @@ const trestle = JSON.parse(readFileSync("examples/summit-curve-trestle.json", "u
 };
 for (const n of [1, 2]) {
   const job = structuredClone(trestle);
-  Object.assign(job.structures[0]!.variants[0]!.params, {
-    curve: "none",
-    length: 240 * 12 * 304.8,
-    spacing: 12 * 304.8,
-  });
+  for (const v of job.structures[0]!.variants)
+    Object.assign(v.params, {
+      curve: "none",
+      length: 240 * 12 * 304.8,
+      spacing: 12 * 304.8,
+    });
   try {
     await importJob(JSON.stringify({ ...job, name: `240 bents, ${n}` }));
   } catch (e) {

@@ -18,6 +18,7 @@ writeFileSync(file, writeJobFile({ doc: { ...emptyJob("Large trestle"), structur
 const { page, close } = await openDemo(4193, [file]);
 await page.getByRole("link", { name: "Open Large trestle" }).first().click();
 await page.getByRole("tab", { name: "Parameters" }).click();
+await page.getByRole("button", { name: "Unfold all" }).click();
 const next = (i: number, old: string): string => {
   const bays = old.split(", ");
   bays[4] = `15'${1 + (i % 9)}`;

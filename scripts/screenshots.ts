@@ -8,7 +8,11 @@ const shot = async (name: string): Promise<void> => {
   await page.mouse.move(640, 300);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
 };
-const stage = (name: string) => page.getByRole("link", { name }).first().click();
+const stage = (name: string) =>
+  page
+    .getByRole("navigation", { name: "Stages" })
+    .getByRole("link", { name: new RegExp(`^${name}`) })
+    .click();
 await shot("shelf");
 await page.getByRole("link", { name: "Open Gulch trestle" }).first().click();
 await page.locator('[data-stick$="story1/post/R2"]').last().click();
@@ -68,13 +72,14 @@ await stage("Jigs");
 await shot("trestle-jigs");
 await framing("Section tool house, framed");
 await page.getByRole("tab", { name: "Parameters" }).click();
+await page.getByRole("button", { name: "Openings", exact: true }).click();
 await page.getByRole("button", { name: "Part by part" }).click();
 await page.getByRole("button", { name: "Front wall", exact: true }).click();
 await page.getByRole("button", { name: /^2\. / }).first().click();
 await page.getByText("Doors and windows").scrollIntoViewIfNeeded();
 await shot("building");
 await stage("Jigs");
-await page.getByLabel("Sheet").selectOption({ label: "Tool house: card mock-up" });
+await page.getByLabel("Sheet", { exact: true }).selectOption({ label: "Tool house: card mock-up" });
 await shot("building-jigs");
 await framing("Howe truss");
 await page.getByRole("tab", { name: "Forces" }).click();
