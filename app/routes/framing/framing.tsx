@@ -267,7 +267,7 @@ export default function Framing() {
               )}
             </Board>
           )}
-          <div className="pointer-events-none absolute inset-x-4 top-2 flex items-start justify-between gap-2 *:pointer-events-auto">
+          <div className="stage-bar pointer-events-none absolute inset-x-4 top-2 flex items-start justify-between gap-2 *:pointer-events-auto">
             <div className="flex items-center gap-4 bg-film/85 px-1.5">
               {(["front", "side", "plan", "space"] as const).map((id) => (
                 <button
