@@ -58,14 +58,13 @@ for (const job of [
   "Empty job",
   "Ore bin at the Notch mine",
   "Summit snowshed",
-  "Snowshed over the cut",
-  "Tool house at the water tank",
+  "Snowshed",
+  "Tool house",
 ])
   // prettier-ignore
   test(`axe finds nothing on any stage or tab of “${job}”`, async ({ page }) => {
     await page.goto("/");
     const link = page.getByRole("link", { name: `Open ${job}`, exact: true }).first();
-    test.skip((await link.count()) === 0, "no such job");
     await link.click();
     await page.getByRole("link", { name: /^Bench/ }).waitFor();
     const found: string[] = [];
