@@ -128,3 +128,14 @@ test("requests that are none get a sentence and a status, and reading one that i
   expect((await request.get("/jobs/nothere/sheets/x.constructor")).status()).toBe(404);
   expect((await request.post("/jobs/nothere/card.svg", { data: { picture: 5 } })).status()).toBe(400);
 });
+
+test("what is marked as cut in one tab stands in the other, without loading it again", async ({ page, context }) => {
+  await bent(page, "Two benches");
+  const second = await context.newPage();
+  await second.goto(page.url().replace("framing", "bench"));
+  await expect(second.getByRole("heading", { name: "Nothing is cut yet" })).toBeVisible();
+  await page.bringToFront();
+  await page.keyboard.press("6");
+  await page.getByRole("button", { name: "Mark as cut" }).first().click();
+  await expect(second.getByRole("heading", { name: "1 of 15 pieces are cut and fit" })).toBeVisible();
+});

@@ -1,6 +1,5 @@
 import { and, desc, eq, inArray, isNotNull, isNull } from "drizzle-orm";
 import {
-  checkJob,
   designOf,
   drawingFiles,
   emptyJob,
@@ -169,5 +168,5 @@ export async function importJob(text: string): Promise<string> {
       throw new Error(`The drawing “${f.drawing}” has no ${f.kind} in the file. Export the job again.`);
     await importFile(Buffer.from(data, "base64"), f);
   }
-  return insert(checkJob(doc), frozen);
+  return insert(doc, frozen);
 }

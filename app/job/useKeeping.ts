@@ -13,6 +13,12 @@ export const newEntryId = (): string => crypto.randomUUID();
 /** How long after a silence it is tried again, ms: soon at first, then every few seconds. */
 const RETRY_MS = [500, 1000, 2000, 4000];
 
+/** What one tab tells the others when something of its own is kept. */
+interface News {
+  readonly revision: number;
+  readonly event: boolean;
+}
+
 export interface KeepingApi {
   readonly state: State;
   /** Whether all is kept, on its way, or the server is away. */
@@ -71,7 +77,7 @@ export function useKeeping(initial: JobState): KeepingApi {
         setAway(false);
         if (a.ok) {
           put(keep(latest.current, { do: "kept", id: e.id, revision: a.revision, at: a.at }));
-          channel.current?.postMessage(a.revision);
+          channel.current?.postMessage({ revision: a.revision, event: e.kind === "event" } satisfies News);
         } else if (a.why === "conflict") moved(a.state);
         else if (a.why === "refused") {
           const { units } = latest.current.head.doc.brief;
@@ -100,19 +106,22 @@ export function useKeeping(initial: JobState): KeepingApi {
     [pump, put],
   );
 
-  const refresh = useCallback(async (): Promise<boolean> => {
-    const since = latest.current.confirmed.revision;
-    try {
-      const r = await fetch(`${url}/state?since=${since}`);
-      if (r.status === 410) put(keep(latest.current, { do: "gone", gone: true }));
-      if (r.status !== 200) return false;
-      moved((await r.json()) as JobState);
-      return latest.current.confirmed.revision > since;
-    } catch {
-      // the server is away: what is here stays, and the next edit tells
-      return false;
-    }
-  }, [moved, put, url]);
+  const refresh = useCallback(
+    async (known?: number): Promise<boolean> => {
+      const since = latest.current.confirmed.revision;
+      try {
+        const r = await fetch(`${url}/state?since=${known ?? since}`);
+        if (r.status === 410) put(keep(latest.current, { do: "gone", gone: true }));
+        if (r.status !== 200) return false;
+        moved((await r.json()) as JobState);
+        return latest.current.confirmed.revision > since;
+      } catch {
+        // the server is away: what is here stays, and the next edit tells
+        return false;
+      }
+    },
+    [moved, put, url],
+  );
 
   // what an earlier visit of this tab, or a tab that is closed, could not keep
   useEffect(() => {
@@ -137,8 +146,11 @@ export function useKeeping(initial: JobState): KeepingApi {
   useEffect(() => {
     const c = new BroadcastChannel(`cardo-${initial.id}`);
     channel.current = c;
-    c.onmessage = (m: MessageEvent<number>) => {
-      if (m.data <= latest.current.confirmed.revision || latest.current.pending.length > 0) return;
+    c.onmessage = ({ data }: MessageEvent<News>) => {
+      if (latest.current.pending.length > 0) return;
+      // a cut or a print makes no revision, so it has to be fetched whatever the revision is
+      if (data.event) return void refresh(-1);
+      if (data.revision <= latest.current.confirmed.revision) return;
       void refresh().then(
         (did) => did && toast("Another tab changed this job; what you see is what it kept.", { id: "other-tab" }),
       );

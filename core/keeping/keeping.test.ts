@@ -95,6 +95,27 @@ describe("a tab that comes back", () => {
   });
 });
 
+describe("a quarrel over the design", () => {
+  it("hides nothing that happened at the bench: neither what the server has nor what waits", () => {
+    const server = new SmallServer();
+    const left = keep(edit(startKeeping(server.state()), "e1", 5), { do: "event", id: "c2", event: "cut P2" });
+    server.take({ kind: "event", id: "c1", base: 0, event: "cut P1" });
+    server.take({
+      kind: "edit",
+      id: "x1",
+      base: 0,
+      label: "Name",
+      patches: [{ op: "set", path: ["name"], value: "T" }],
+    });
+    // as it lies in the browser's storage, without the events
+    const stored = { confirmed: { ...left.confirmed, events: [] }, pending: left.pending };
+    const k = startKeeping(server.state(), stored, new Set(server.known.keys()));
+    expect(k.theirs).toBeDefined();
+    expect(k.events).toEqual(["cut P1", "cut P2"]);
+    expect(keep(k, { do: "settle", id: "s1", label: "" }).events).toEqual(["cut P1", "cut P2"]);
+  });
+});
+
 describe("keep mine", () => {
   const base = small();
   const mine = apply(base, [height(7), { op: "set", path: ["name"], value: "Mine" }]).doc;

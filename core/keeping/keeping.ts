@@ -99,7 +99,9 @@ function meet<D, E>(
     own.confirmed,
     own.pending.filter((e) => kept.has(e.id) && isDesign(e)),
   );
-  return build({ ...own.confirmed, ...had.head, revision: first.base }, waiting, { theirs: told });
+  // what happened at the bench meets no conflict: it is the server's, whatever becomes of the rest
+  const confirmed = { ...own.confirmed, ...had.head, revision: first.base, events: told.events };
+  return build(confirmed, waiting, { theirs: told });
 }
 
 export type Act<D, E> =

@@ -1,7 +1,6 @@
 import { dot, type Vec3 } from "../../geometry";
 import { VIEW_AXES } from "../viewAxes";
 import type { Dimension, ElevationPoint, ViewId } from "../kind";
-import { sideTrack } from "./sideTrack";
 import type { BuildingLayout, Wall } from "./layout";
 import { buildingSpec } from "./parameters";
 
@@ -22,7 +21,7 @@ export function openingDimensions(l: BuildingLayout, view: ViewId): Dimension[] 
     };
     const middle = at(o.at, o.sill);
     const axis = flat(wall.e);
-    const side = plan ? sideTrack(wall.n) : "bottom";
+    const side = plan ? figuresSide(wall.n) : "bottom";
     const handle = (param: string, p: ElevationPoint, along: ElevationPoint, gain: number) => ({
       param: `openings.${i}.${param}`,
       at: p,
@@ -56,6 +55,12 @@ const wallOf = (l: BuildingLayout, part: number, wall: string): Wall | undefined
   part === 0
     ? l.main.walls.find((w) => w.name === wall)
     : l.parts.find((p) => p.name === `wing${part}`)?.walls.find((w) => w.name === `wing${part}-${wall}`);
+
+/** On which side of a plan the figures of a wall stand that looks out along n. */
+function figuresSide(n: Vec3): "left" | "right" | "top" | "bottom" {
+  if (Math.abs(n[0]) > Math.abs(n[1])) return n[0] > 0 ? "right" : "left";
+  return n[1] > 0 ? "top" : "bottom";
+}
 
 /** The end: width, wall height, pitch, overhang. */
 export function endDimensions(l: BuildingLayout): Dimension[] {
