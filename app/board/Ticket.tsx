@@ -25,7 +25,7 @@ function placesOf(sticks: readonly string[]): string {
 /** The ticket of the stick that is pointed at: the same wherever a piece is named. */
 export function Ticket() {
   const { design, selected, select, doc, statuses, edit } = useJob();
-  const { P, M, up } = useUnits();
+  const { P, M, up, units } = useUnits();
   const { takeBack } = useCutMarks();
   const items = useMemo(() => new Map(catalogue(design.scale).map((i) => [i.id, i])), [design.scale]);
   const piece = selected ? design.pieces.find((p) => p.sticks.includes(selected)) : undefined;
@@ -87,7 +87,11 @@ export function Ticket() {
           )}
           <Row
             what="Section"
-            model={shape.section.map((x) => x.toFixed(2)).join(" × ") + " mm"}
+            model={
+              units.model === "mm"
+                ? `${shape.section.map((x) => x.toFixed(2)).join(" × ")} mm`
+                : shape.section.map((x) => M(x, 2)).join(" × ")
+            }
             proto={nominalOf(piece.shape.kind, piece.nominal)}
           />
         </tbody>
