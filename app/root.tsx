@@ -1,20 +1,23 @@
 import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
+import { use } from "react";
 import { Toaster } from "sonner";
 import type { Route } from "./+types/root";
+import { Nonce } from "./nonce";
 import "./app.css";
 
 const THEME = `try{document.documentElement.dataset.theme=localStorage.getItem("cardo-theme")||"film"}catch{}`;
 
 export function Layout({ children }: { children: React.ReactNode }) {
+  const nonce = use(Nonce);
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
         <meta charSet="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <link rel="icon" href="/mark.svg" type="image/svg+xml" />
-        <script dangerouslySetInnerHTML={{ __html: THEME }} />
+        <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: THEME }} />
         <Meta />
-        <Links />
+        <Links nonce={nonce} />
       </head>
       <body>
         <a
@@ -25,8 +28,8 @@ export function Layout({ children }: { children: React.ReactNode }) {
         </a>
         {children}
         <Toaster position="bottom-center" toastOptions={{ className: "cardo-toast", duration: 8000 }} />
-        <ScrollRestoration />
-        <Scripts />
+        <ScrollRestoration nonce={nonce} />
+        <Scripts nonce={nonce} />
       </body>
     </html>
   );
@@ -48,9 +51,6 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
     <main className="mx-auto max-w-xl p-12">
       <h1 className="head text-3xl">This page cannot be shown</h1>
       <p className="my-4">{words}</p>
-      {!isRouteErrorResponse(error) && (
-        <pre className="text-sm whitespace-pre-wrap text-ink-2">{(error as Error)?.message}</pre>
-      )}
       <a className="act" href="/">
         To the Shelf
       </a>

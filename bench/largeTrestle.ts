@@ -7,7 +7,7 @@ import { largeTrestle } from "./largeTrestleValues";
 import { scaleOf } from "../core/units";
 
 const scale = scaleOf("HO");
-const { stock } = stockLookup(
+const stock = stockLookup(
   { stock: { milling: "full-sawn", series: ["scale"], choices: {}, sticks: {} } } as never,
   scale,
 );

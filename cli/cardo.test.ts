@@ -1,5 +1,5 @@
 import { execFileSync, spawnSync } from "node:child_process";
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -8,7 +8,7 @@ let dir = "";
 beforeAll(() => void (dir = mkdtempSync(join(tmpdir(), "cardo-cli-"))));
 afterAll(() => rmSync(dir, { recursive: true, force: true }));
 const cardo = (...args: string[]) => {
-  const r = spawnSync(process.execPath, ["--import", "tsx", "cli/cardo.ts", ...args], { encoding: "utf8" });
+  const r = spawnSync(process.execPath, ["cli/run.mjs", ...args], { encoding: "utf8" });
   return { out: r.stdout, err: r.stderr.trim(), status: r.status };
 };
 const JOB = "examples/gulch-trestle.json";
@@ -155,5 +155,37 @@ describe("the command line", () => {
     expect([r.status, r.out]).toEqual([2, ""]);
     expect(r.err).toMatch(words);
     expect(r.err.split("\n")).toHaveLength(1);
+  });
+
+  it("refuses numbers and dates that are none, and folders that are files", () => {
+    const f = file("a-file", "x");
+    for (const [args, words] of [
+      [["rafters", "Infinity"], /The rise in 12 is “Infinity”; write a number above 0/],
+      [["rafters", "6", "--run", "10'", "--jacks", "0"], /--jacks is “0”; write a length above nothing/],
+      [["rafters", "6", "--run", "0"], /--run is “0”/],
+      [["lines", JOB, "--page", "1.5"], /--page is “1\.5”; write a whole number from 1 on/],
+      [["lines", JOB, "--page", "Infinity"], /--page is “Infinity”/],
+      [["find", "examples", "--per-inch", "2"], /examples cannot be read: it is a folder/],
+      [["jigs", JOB, "--out", dir, "--date", "2026-02-30"], /Date “2026-02-30” is no day/],
+      [["jigs", JOB, "--out", dir, "--paper", "constructor"], /Paper “constructor” is not known/],
+      [["jigs", JOB, "--out", f], /a-file cannot be written: (there is a file of that name|a file stands)/],
+      [["jigs", JOB, "--out", join(f, "in")], /cannot be written: a file stands where a folder should be/],
+      [["jigs", JOB, "--out", "/dev/null/x"], /cannot be written/],
+    ] as const) {
+      const r = cardo(...args);
+      expect([args.join(" "), r.status, r.out]).toEqual([args.join(" "), 2, ""]);
+      expect(r.err).toMatch(words);
+      expect(r.err.split("\n")).toHaveLength(1);
+    }
+  });
+  it("says when its output is closed or has no room", () => {
+    const sh = (line: string) => spawnSync("bash", ["-c", line], { encoding: "utf8" });
+    const closed = sh(`node cli/run.mjs frame examples/depot.json | head -c 10 > /dev/null; echo \${PIPESTATUS[0]}`);
+    expect(closed.stdout.trim()).toBe("2");
+    expect(closed.stderr.trim()).toBe("cardo: What reads the output closed it before all was written.");
+    if (!existsSync("/dev/full")) return;
+    const full = sh(`node cli/run.mjs pieces ${JOB} > /dev/full; echo $?`);
+    expect(full.stderr.trim()).toBe("cardo: The output could not be written: the disk is full.");
+    expect(full.stdout.trim()).toBe("2");
   });
 });

@@ -1,8 +1,9 @@
 import { Command, CommanderError } from "commander";
-import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { mkdirSync, readFileSync, writeFileSync, writeSync } from "node:fs";
 import { createRequire } from "node:module";
 import { join } from "node:path";
 import type { PaperId } from "../core/drawing";
+import { isDay } from "../core/units/day";
 import { tellIn } from "../core/units/tellIn";
 import type { StickResult, StockLength } from "../core/cutting";
 import type { Design, Issue } from "../core/job";
@@ -12,12 +13,18 @@ class BadInput extends Error {}
 /** An outcome that cannot be had: exit status 3. */
 const CANNOT = 3;
 
+const READ: Readonly<Record<string, string>> = {
+  ENOENT: "there is no such file",
+  EISDIR: "it is a folder",
+  EACCES: "it may not be read",
+  ENOTDIR: "there is no such file",
+};
 const readText = (file: string): string => {
   try {
     return readFileSync(file, "utf8");
   } catch (e) {
     throw new BadInput(
-      `${file} cannot be read: ${(e as NodeJS.ErrnoException).code === "ENOENT" ? "there is no such file" : (e as Error).message}.`,
+      `${file} cannot be read: ${READ[(e as NodeJS.ErrnoException).code ?? ""] ?? (e as Error).message}.`,
     );
   }
 };
@@ -38,8 +45,42 @@ function sound(d: Design): Design {
   if (bad) throw new BadInput(`${bad.structure.name}: ${tellIn(bad.fault!, d.doc.brief.units)}`);
   return d;
 }
-const print = (value: unknown): void =>
-  void process.stdout.write(typeof value === "string" ? value : `${JSON.stringify(value, null, 1)}\n`);
+/** Writes a result, whole, to standard output. Errors: a sentence where nobody reads it, or it has no room. */
+function print(value: unknown): void {
+  const bytes = Buffer.from(typeof value === "string" ? value : `${JSON.stringify(value, null, 1)}\n`);
+  for (let at = 0; at < bytes.length;)
+    try {
+      at += writeSync(1, bytes, at);
+    } catch (e) {
+      const { code } = e as NodeJS.ErrnoException;
+      // a pipe that is full for a moment
+      if (code === "EAGAIN") Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 5);
+      else if (code === "EPIPE") throw new BadInput("What reads the output closed it before all was written.");
+      else throw new BadInput(`The output could not be written: ${onDisk(code) ?? (e as Error).message}.`);
+    }
+}
+/** What a disk's refusal means, in words. */
+const onDisk = (code: string | undefined): string | undefined =>
+  ({
+    ENOSPC: "the disk is full",
+    EDQUOT: "the disk is full",
+    EACCES: "it may not be written there",
+    EPERM: "it may not be written there",
+    EROFS: "the disk may only be read",
+    EEXIST: "there is a file of that name",
+    ENOTDIR: "a file stands where a folder should be",
+    EISDIR: "there is a folder of that name",
+    ENOENT: "there is no such folder",
+    EIO: "the disk does not answer as it should",
+  })[code ?? ""];
+/** Writes into the folder of --out. Errors: a sentence with what is in the way. */
+function onto(path: string, write: () => void): void {
+  try {
+    write();
+  } catch (e) {
+    throw new BadInput(`${path} cannot be written: ${onDisk((e as NodeJS.ErrnoException).code) ?? (e as Error).message}.`); // prettier-ignore
+  }
+}
 
 const program = new Command("cardo")
   .description("Prototype drawings into cut lists, cutting plans and jigs")
@@ -142,12 +183,11 @@ program
   .action(async (job: string, o: { out: string; paper: string; date: string }) => {
     const { PAPERS } = await import("../core/drawing");
     const { jigDxf, jigPdf, jigSheets, jigSvg } = await import("../core/jigs");
-    if (!(o.paper in PAPERS))
+    if (!Object.hasOwn(PAPERS, o.paper))
       throw new BadInput(`Paper “${o.paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
-    if (!/^\d{4}-\d\d-\d\d$/.test(o.date) || Number.isNaN(Date.parse(o.date)))
-      throw new BadInput(`Date “${o.date}” cannot be read; write it as 2026-05-01.`);
+    if (!isDay(o.date)) throw new BadInput(`Date “${o.date}” is no day; write it as 2026-05-01.`);
     const sheets = jigSheets(sound((await readDesign(job)).design), o.date);
-    mkdirSync(o.out, { recursive: true });
+    onto(o.out, () => mkdirSync(o.out, { recursive: true }));
     const require = createRequire(import.meta.url);
     const font = (name: string): Uint8Array => readFileSync(require.resolve(name));
     const fonts = {
@@ -156,7 +196,7 @@ program
     };
     const written: string[] = [];
     const write = (name: string, data: string | Uint8Array): void => {
-      writeFileSync(join(o.out, name), data);
+      onto(join(o.out, name), () => writeFileSync(join(o.out, name), data));
       written.push(name);
     };
     const names = new Set<string>();
@@ -190,7 +230,7 @@ program
   .option("--page <n>", "page of a PDF", "1")
   .action(async (file: string, o: { page: string }) => {
     const { readSheet } = await import("./readSheet");
-    print(await readSheet(readBytes(file), file, positive(o.page, "--page")));
+    print(await readSheet(readBytes(file), file, whole(o.page, "--page")));
   });
 
 program
@@ -201,7 +241,7 @@ program
   .action(async (file: string, o: { perInch?: string; page: string }) => {
     const { findMembers } = await import("./readSheet");
     const perInch = o.perInch === undefined ? undefined : positive(o.perInch, "--per-inch");
-    print({ members: await findMembers(readBytes(file), file, positive(o.page, "--page"), perInch) });
+    print({ members: await findMembers(readBytes(file), file, whole(o.page, "--page"), perInch) });
   });
 
 program
@@ -232,8 +272,12 @@ program
 
 function positive(text: string, name: string): number {
   const n = Number(text);
-  if (!(n > 0)) throw new BadInput(`${name} is “${text}”; write a number above 0.`);
+  if (!(n > 0 && n <= 1e9)) throw new BadInput(`${name} is “${text}”; write a number above 0.`);
   return n;
+}
+function whole(text: string, name: string): number {
+  if (!/^[1-9]\d{0,5}$/.test(text)) throw new BadInput(`${name} is “${text}”; write a whole number from 1 on.`);
+  return Number(text);
 }
 function parseJson(file: string): unknown {
   const text = readText(file);

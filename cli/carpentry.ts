@@ -25,6 +25,12 @@ function read(name: string, text: string, bare: BareUnit): number {
   if (!p.ok) throw new Error(`--${name}: ${p.error}`);
   return p.mm;
 }
+/** The same for a length that has to be something. */
+function above(name: string, text: string, bare: BareUnit): number {
+  const mm = read(name, text, bare);
+  if (!(mm > 0)) throw new Error(`--${name} is “${text}”; write a length above nothing.`);
+  return mm;
+}
 function teller(scale: string | undefined): (mm: number) => Told {
   const s = scale === undefined ? undefined : scaleOf(scale);
   return (mm) => ({
@@ -59,14 +65,14 @@ export function rafterReport(rise: number, o: Options): unknown {
   };
   const walls =
     o.length !== undefined && o.width !== undefined
-      ? [read("length", o.length, "ft"), read("width", o.width, "ft")]
+      ? [above("length", o.length, "ft"), above("width", o.width, "ft")]
       : undefined;
-  const run = o.run !== undefined ? read("run", o.run, "ft") : walls ? Math.min(...walls) / 2 : undefined;
+  const run = o.run !== undefined ? above("run", o.run, "ft") : walls ? Math.min(...walls) / 2 : undefined;
   if (run === undefined) return { table };
   const overhang = read("overhang", o.overhang ?? "0", "ft");
   const hip = read("hip", o.hip ?? "2", "in");
   const span = { rise, run, overhang, ridge: read("ridge", o.ridge ?? "2", "in"), hip };
-  const spacing = read("jacks", o.jacks ?? "24", "in");
+  const spacing = above("jacks", o.jacks ?? "24", "in");
   const roof = walls && hipRoof({ length: walls[0]!, width: walls[1]!, overhang, rise });
   const squareFeet = (mm2: number): number => round(mm2 / 304.8 ** 2, 2);
   return {

@@ -115,18 +115,20 @@ test("undo stays where the design is edited, and says elsewhere why it does noth
 
 test("requests that are none get a sentence and a status, and reading one that is not there is no fault", async ({
   request,
+  baseURL,
 }) => {
+  const headers = { origin: baseURL! };
   for (const [body, status] of [
     [{ keepMine: {} }, 400],
     [{ kind: "edit", id: "entry-1", base: 0, label: "x", patches: [] }, 410],
   ] as const) {
-    const r = await request.post("/jobs/nothere/revisions", { data: body });
+    const r = await request.post("/jobs/nothere/revisions", { data: body, headers });
     expect(r.status()).toBe(status);
   }
   expect((await request.get("/jobs/nothere/state?since=0")).status()).toBe(410);
   expect((await request.get("/jobs/nothere/card.svg")).status()).toBe(404);
   expect((await request.get("/jobs/nothere/sheets/x.constructor")).status()).toBe(404);
-  expect((await request.post("/jobs/nothere/card.svg", { data: { picture: 5 } })).status()).toBe(400);
+  expect((await request.post("/jobs/nothere/card.svg", { data: { picture: 5 }, headers })).status()).toBe(400);
 });
 
 test("what is marked as cut in one tab stands in the other, without loading it again", async ({ page, context }) => {

@@ -1,7 +1,7 @@
 /** npm test: sets up what is missing, then lint, types, unit and interface tests. Ends with "N passed, N failed". */
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from "node:fs";
-import { build, install, works } from "./setup.mjs";
+import { install, works } from "./setup.mjs";
 
 install();
 for (const [program, name] of [["chromium", "chromium"], ["qpdf", "qpdf"], ["pdftoppm", "poppler-utils"], ["rsvg-convert", "librsvg2-bin"]]) provide(() => existsSync(`/usr/bin/${program}`), name); // prettier-ignore
@@ -19,7 +19,19 @@ function provide(present, name) {
 
 let passed = 0;
 let failed = 0;
-const bin = (path, args, env = {}) => spawnSync(process.execPath, [path, ...args], { stdio: "inherit", env: { ...process.env, ...env } }).status === 0; // prettier-ignore
+const env = (more) => ({ env: { ...process.env, ...more } });
+const bin = (path, args, more = {}) => spawnSync(process.execPath, [path, ...args], { stdio: "inherit", ...env(more) }).status === 0; // prettier-ignore
+/** Runs a program beside others; what it says comes in one piece when it ends. */
+const beside = (path, args) =>
+  new Promise((done) => {
+    const p = spawn(process.execPath, [path, ...args], env({}));
+    const said = [];
+    for (const out of [p.stdout, p.stderr]) out.on("data", (d) => said.push(d));
+    p.on("close", (status) => {
+      process.stdout.write(Buffer.concat(said));
+      done(status === 0);
+    });
+  });
 function step(name, ok) {
   console.log(`${ok ? "passed" : "FAILED"}: ${name}`);
   if (ok) passed++;
@@ -52,24 +64,30 @@ const counted = (file, read) => {
   }
 };
 
-step("lint", bin("node_modules/eslint/bin/eslint.js", ["."]));
-step("format", bin("node_modules/prettier/bin/prettier.cjs", ["--check", "--log-level", "warn", "."]));
+const unitRuns = [["vitest.config.ts", ".cache/unit.json"], ["vitest.screens.config.ts", ".cache/screens.json"]]; // prettier-ignore
+for (const [, out] of unitRuns) rmSync(out, { force: true });
+/** The unit tests, then those of the screens. */
+async function runUnits() {
+  const ended = [];
+  for (const [config, out] of unitRuns)
+    ended.push(await beside("node_modules/vitest/vitest.mjs", ["run", "--config", config, "--reporter=default", "--reporter=json", `--outputFile.json=${out}`])); // prettier-ignore
+  return ended;
+}
+// they wait for nobody: what reads the code, and the build, go on beside them
+const units = runUnits();
+step("lint", await beside("node_modules/eslint/bin/eslint.js", ["."]));
+step("format", await beside("node_modules/prettier/bin/prettier.cjs", ["--check", "--log-level", "warn", "."]));
 step(
   "types",
-  bin("node_modules/@react-router/dev/bin.js", ["typegen"]) && bin("node_modules/typescript/bin/tsc", ["--noEmit"]),
+  (await beside("node_modules/@react-router/dev/bin.js", ["typegen"])) &&
+    (await beside("node_modules/typescript/bin/tsc", ["--noEmit"])),
 );
-rmSync(".cache/unit.json", { force: true });
-const unit = bin("node_modules/vitest/vitest.mjs", [
-  "run",
-  "--reporter=default",
-  "--reporter=json",
-  "--outputFile.json=.cache/unit.json",
-]);
-if (
-  counted(".cache/unit.json", (j) => [j.numPassedTests, j.numFailedTests + j.numFailedTestSuites - countSuites(j)]) &&
-  !unit
-)
-  failed++;
+step("build", await beside("scripts/build.mjs", []));
+const ended = await units;
+unitRuns.forEach(([, out], i) => {
+  const read = (j) => [j.numPassedTests, j.numFailedTests + j.numFailedTestSuites - countSuites(j)];
+  if (counted(out, read) && !ended[i]) failed++;
+});
 /** Suites that failed only because a test in them did are counted with that test. */
 function countSuites(j) {
   return (
@@ -81,7 +99,6 @@ function nested(j) {
   const files = j.testResults.filter((s) => s.status === "failed").length;
   return Math.max(0, j.numFailedTestSuites - files);
 }
-build();
 rmSync(".cache/interface.json", { force: true });
 const ui = bin("node_modules/@playwright/test/cli.js", ["test"], {
   PLAYWRIGHT_JSON_OUTPUT_NAME: ".cache/interface.json",

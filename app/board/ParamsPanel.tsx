@@ -5,6 +5,7 @@ import { hasWords, tellIn } from "core/units";
 import { useEffect, useMemo, useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import { chosenVariant, useJob } from "~/job/JobContext";
+import { useTicket } from "~/job/useTicket";
 import { SelectField, TextField } from "~/ui/Fields";
 import { useUnits } from "~/job/units";
 import { TableField } from "./TableField";
@@ -12,7 +13,7 @@ import { useParam } from "./useParam";
 
 /** The same parameters as on the drawing, as a list: searched, in groups that fold, and narrowed to what belongs to the stick that is pressed. */
 export function ParamsPanel({ structure }: { structure: string }) {
-  const { doc, design, selected } = useJob();
+  const { doc, selected } = useJob();
   const [text, setText] = useState("");
   const [whole, setWhole] = useState(true);
   const [all, setAll] = useState<boolean>();
@@ -22,10 +23,8 @@ export function ParamsPanel({ structure }: { structure: string }) {
   const paths = pathsOf(kind.spec)
     .filter((p) => kind.shown(params, p))
     .map((path) => ({ path, p: paramAt(kind.spec, path)! }));
-  const member = selected?.startsWith(`${structure}/`)
-    ? design.structures.find((x) => x.structure.id === structure)?.resolved.sticks.find((k) => k.id === selected)
-        ?.member
-    : undefined;
+  const facts = useTicket();
+  const member = selected?.startsWith(`${structure}/`) ? facts?.member : undefined;
   const about = useMemo(() => (member ? (kind.about?.(member) ?? []) : []), [kind, member]);
   // what is pressed narrows the list at once; all of it is one press away
   useEffect(() => setWhole(about.length === 0), [selected, about.length]);

@@ -1,10 +1,10 @@
 import { memo } from "react";
 import type { Shown } from "core/drawing";
+import { isStyrene } from "core/lumber";
 
 interface Props {
   readonly shown: readonly Shown[];
   readonly selected: string | undefined;
-  readonly styrene: ReadonlySet<string>;
   /** Sticks drawn as hidden behind the rest. */
   readonly hidden: ReadonlySet<string>;
   readonly ghost?: boolean;
@@ -33,7 +33,7 @@ const pathOf = (s: Shown): string =>
   s.outlines.map((o) => `M${o.map((p) => `${p[0].toFixed(4)} ${p[1].toFixed(4)}`).join("L")}Z`).join("");
 
 /** Sticks as timber, in the drawing's own units: panning and zooming does not draw them again. */
-export const Sticks = memo(function Sticks({ shown, selected, styrene, hidden, ghost, roles, tint }: Props) {
+export const Sticks = memo(function Sticks({ shown, selected, hidden, ghost, roles, tint }: Props) {
   return (
     <g>
       {shown.map((s) => {
@@ -52,7 +52,7 @@ export const Sticks = memo(function Sticks({ shown, selected, styrene, hidden, g
                 : back
                   ? "transparent"
                   : (tint?.(s.id) ??
-                    (roles ? roleTint(s.role) : styrene.has(s.id) ? "var(--styrene)" : "var(--timber)")),
+                    (roles ? roleTint(s.role) : isStyrene(s.stock) ? "var(--styrene)" : "var(--timber)")),
               fillOpacity: ghost && !picked ? 0.55 : picked ? 0.85 : 1,
               stroke: picked ? "var(--vermilion)" : back ? "var(--ink-2)" : "var(--ink)",
               strokeWidth: picked ? 2 : back ? 1 : 1.5,

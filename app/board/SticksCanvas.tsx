@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { Seen } from "core/drawing";
 import type { Vec2 } from "core/geometry";
+import { isStyrene } from "core/lumber";
 import type { BoardView } from "./Board";
 import { roleTint } from "./Sticks";
 
@@ -11,7 +12,6 @@ interface Props {
   readonly shown: readonly Seen[];
   readonly view: BoardView;
   readonly selected: string | undefined;
-  readonly styrene: ReadonlySet<string>;
   readonly roles?: boolean;
 }
 
@@ -22,7 +22,7 @@ const overlap = (a: Seen, b: Seen, pad: number): boolean =>
   a.min[0] < b.max[0] + pad && b.min[0] < a.max[0] + pad && a.min[1] < b.max[1] + pad && b.min[1] < a.max[1] + pad;
 
 /** Thousands of sticks as timber on one canvas. Says when it was painted, so that a benchmark can wait for it. */
-export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
+export function SticksCanvas({ shown, view, selected, roles }: Props) {
   const ref = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     const el = ref.current!;
@@ -60,7 +60,7 @@ export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
     };
     for (const s of shown) {
       const on = s.id === selected;
-      const own = on ? picked! : roles ? roleTint(s.role) : styrene.has(s.id) ? white! : timber!;
+      const own = on ? picked! : roles ? roleTint(s.role) : isStyrene(s.stock) ? white! : timber!;
       if (own !== tint || together.length === TOGETHER || together.some((o) => overlap(o, s, pad))) paint();
       if (own !== tint) g.fillStyle = tint = own;
       together.push(s);
@@ -73,7 +73,7 @@ export function SticksCanvas({ shown, view, selected, styrene, roles }: Props) {
     }
     paint();
     performance.mark("cardo:painted");
-  }, [shown, view, selected, styrene, roles]);
+  }, [shown, view, selected, roles]);
   return <canvas ref={ref} className="absolute inset-0 size-full" aria-hidden />;
 }
 

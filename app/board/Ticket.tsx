@@ -1,20 +1,12 @@
 import { nominalOf } from "core/frame";
 import { bothEnds, whereRanges } from "core/job";
-import { catalogue, SERIES } from "core/lumber";
+import { catalogue, isStyrene } from "core/lumber";
 import { useMemo } from "react";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
+import { useTicket } from "~/job/useTicket";
 import { Figure, useUnits } from "~/job/units";
 import { PieceDrawing } from "./PieceDrawing";
-
-/** Whether a stock item is styrene. A board asks for every stick, and its sticks are of a few items. */
-export function isStyrene(item: string): boolean {
-  let known = styrene.get(item);
-  if (known === undefined)
-    styrene.set(item, (known = SERIES.find((s) => item.startsWith(`${s.id}/`))?.material === "styrene"));
-  return known;
-}
-const styrene = new Map<string, boolean>();
 
 /** Where pieces go, no longer than a ticket has room for. */
 function placesOf(sticks: readonly string[]): string {
@@ -28,8 +20,8 @@ export function Ticket() {
   const { P, M, up, units } = useUnits();
   const { takeBack } = useCutMarks();
   const items = useMemo(() => new Map(catalogue(design.scale).map((i) => [i.id, i])), [design.scale]);
-  const piece = selected ? design.pieces.find((p) => p.sticks.includes(selected)) : undefined;
-  if (!piece || !selected)
+  const facts = useTicket();
+  if (!facts || !selected)
     return (
       <section>
         <h2 className="label">Piece</h2>
@@ -38,12 +30,10 @@ export function Ticket() {
         </p>
       </section>
     );
+  const { piece, theoretical: theory } = facts;
   const { shape } = piece;
   const same = Math.abs(shape.longPoint - shape.shortPoint) < 0.0005;
   const ends = bothEnds(shape.ends);
-  const theory = design.structures
-    .flatMap((s) => s.resolved.byMember.get(selected) ?? [])
-    .find((k) => k.id === selected)?.member.theoretical;
   const structure = doc.structures.find((s) => selected.startsWith(`${s.id}/`));
   const path = structure ? selected.replace(/#.*$/, "").slice(structure.id.length + 1) : "";
   const cut = statuses.filter((s) => piece.sticks.includes(s.stick));

@@ -55,6 +55,36 @@ describe("what is typed for a parameter", () => {
     });
     expect(readParam(bays, "14', wide", "ft")).toMatchObject({ ok: false });
   });
+  it.each([
+    ["4,42 m; 3,5 m", "ft", [4420, 3500]],
+    ["4,42; 3,5", "m", [4420, 3500]],
+    ["4,42, 3,5", "m", [4420, 3500]],
+    ["4,42", "m", [4420]],
+    ["4.42,3.5", "m", [4420, 3500]],
+    ["4,42,3,5", "m", undefined],
+    ["15,14,13", "ft", [4572, 4267.2, 3962.4]],
+    ["15',14'6,13'", "ft", [4572, 4419.6, 3962.4]],
+    ["15', 4,2 m, 13'", "ft", [4572, 4200, 3962.4]],
+  ] as const)("a list %j where %s is meant", (text, bare, want) => {
+    const [, bays] = specs.find(([name]) => name === "trestle bays")!;
+    const read = readParam(bays, text, bare);
+    if (want) expect(read).toEqual({ ok: true, value: want.map((n) => expect.closeTo(n, 6) as number) });
+    else expect(read).toEqual({ ok: false, error: expect.stringMatching(/part them with semicolons|comma/) as string });
+  });
+  it("a number of mm takes another unit of length with its mark: 72 in are no 72 mm", () => {
+    const radius = specs.map(([, p]) => p).find((p) => p.type === "number" && p.unit.trim() === "mm")!;
+    for (const [text, mm] of [
+      ["72 in", 1828.8],
+      ['72"', 1828.8],
+      ["1.8 m", 1800],
+      ["1800", 1800],
+      ["1800 mm", 1800],
+      ["6 ft", 1828.8],
+    ] as const)
+      // prettier-ignore
+      expect([text, readParam(radius, text, "ft")]).toEqual([text, { ok: true, value: expect.closeTo(mm, 6) as number }]);
+    expect(readParam(radius, "72 furlongs", "ft")).toMatchObject({ ok: false });
+  });
   it("a ground profile takes lines with a heading, and names the line that is wrong", () => {
     const [, ground] = specs.find(([name]) => name === "trestle profile")!;
     expect(readParam(ground, "station,height\n0,-10\n40,-20", "ft")).toMatchObject({ ok: true });

@@ -120,6 +120,22 @@ const wordOf = (spec: SingleParam, v: string | boolean): string =>
 type Read =
   | { readonly ok: true; readonly value: number | string | readonly number[] | Profile }
   | { readonly ok: false; readonly error: string };
+/**
+ * The parts of a list of lengths: by semicolons, lines, and commas that a space follows. A comma without one is a decimal
+ * where metres are meant and parts two lengths where feet are. Undefined where it could be either: "4,42,3,5" in metres.
+ */
+function listOf(words: string, bare: "ft" | "m"): string[] | undefined {
+  const out: string[] = [];
+  for (const part of words.split(/[;\n]|,(?=\s|$)/)) {
+    const commas = (part.match(/,/g) ?? []).length;
+    const metric = /\d\s*(mm|cm|m)\b/.test(part) || (bare === "m" && !/['"′″]/.test(part));
+    // a point beside it says that the comma is none
+    const decimal = metric && !part.includes(".");
+    if (decimal && commas > 1) return undefined;
+    out.push(...(decimal ? [part] : part.split(",")));
+  }
+  return out.map((x) => x.trim()).filter((x) => x !== "");
+}
 /** Reads what was typed for a parameter. */
 export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): Read {
   if (spec.type === "length") {
@@ -132,12 +148,19 @@ export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): R
   }
   if (spec.type === "lengths") {
     const out: number[] = [];
-    for (const w of words.split(/[,;\n]+/).filter((x) => x.trim() !== "")) {
+    const parts = listOf(words, bare);
+    if (!parts) return { ok: false, error: `Read “${words.trim()}”, where a comma could be a decimal or part two lengths; part them with semicolons, such as 4,42; 3,5.` }; // prettier-ignore
+    for (const w of parts) {
       const p = parseLength(w, bare);
       if (!p.ok) return p;
       out.push(p.mm);
     }
     return { ok: true, value: out };
+  }
+  if (spec.type === "number" && spec.unit.trim() === "mm" && /[a-z'"′″]/i.test(words.replace(/mm\s*$/i, ""))) {
+    // a length of the model in another unit than the field's own
+    const p = parseLength(words, "mm");
+    return p.ok ? { ok: true, value: p.mm } : p;
   }
   if (spec.type === "number") {
     const n = Number(

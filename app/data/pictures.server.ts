@@ -6,6 +6,7 @@ import {
   fsyncSync,
   mkdirSync,
   openSync,
+  readdirSync,
   readFileSync,
   renameSync,
   rmSync,
@@ -16,11 +17,15 @@ import sharp, { type Metadata } from "sharp";
 import type { DrawingFile } from "core/job";
 import { readSheetLines } from "core/sources";
 import { dataDir, db } from "./db.server";
+import { faultWords } from "./faults.server";
 import { pictures, revisions } from "./schema.server";
 
 /** Largest picture that is taken: 160 megapixels holds an A0 sheet at 300 dpi (139). */
 export const MAX_MEGAPIXELS = 160;
 export const MAX_BYTES = 120 * 1024 * 1024;
+/** Sides that a drawing may have, pixels: a strip one pixel high and very wide takes minutes to cut and shows nothing. */
+const NARROWEST = 16;
+const LONGEST = 60_000;
 const TILE = 512;
 /** What the bytes say of themselves; names and declared types are never asked. */
 const TYPES: Record<string, string> = { png: "image/png", jpeg: "image/jpeg", webp: "image/webp", tiff: "image/tiff" };
@@ -67,6 +72,7 @@ export async function importFile(bytes: Buffer, file: DrawingFile): Promise<void
   else await keep(bytes, (await inspect(bytes, "A picture of the job file")).type);
 }
 
+const diskFull = (cause: unknown): Error => Object.assign(new Error("disk full", { cause }), { code: "ENOSPC" });
 const LIMITS = { limitInputPixels: MAX_MEGAPIXELS * 1e6, failOn: "error" } as const;
 
 async function inspect(bytes: Buffer, what: string): Promise<{ type: string; turned: boolean }> {
@@ -84,6 +90,11 @@ async function inspect(bytes: Buffer, what: string): Promise<{ type: string; tur
   }
   const type = TYPES[meta.format ?? ""];
   if (!type) throw new Error(`${what} is of the kind ${(meta.format ?? "unknown").toUpperCase()}. ${wanted}.`);
+  const [short, long] = [Math.min(meta.width, meta.height), Math.max(meta.width, meta.height)];
+  if (short < NARROWEST || long > LONGEST)
+    throw new Error(
+      `${what} has ${meta.width} × ${meta.height} pixels; a drawing has at least ${NARROWEST} on its short side and at most ${LONGEST} on its long one.`,
+    );
   const megapixels = (meta.width * meta.height) / 1e6;
   if (megapixels > MAX_MEGAPIXELS)
     throw new Error(
@@ -96,8 +107,17 @@ async function inspect(bytes: Buffer, what: string): Promise<{ type: string; tur
   return { type, turned: (meta.orientation ?? 1) !== 1 };
 }
 
-async function keep(bytes: Buffer, type: string): Promise<Picture> {
+/** Pictures that are being cut into tiles: one that comes twice at once is cut once. */
+const underWay = new Map<string, Promise<Picture>>();
+function keep(bytes: Buffer, type: string): Promise<Picture> {
   const hash = createHash("sha256").update(bytes).digest("hex");
+  const known = underWay.get(hash);
+  if (known) return known;
+  const mine = cut(bytes, type, hash).finally(() => underWay.delete(hash));
+  underWay.set(hash, mine);
+  return mine;
+}
+async function cut(bytes: Buffer, type: string, hash: string): Promise<Picture> {
   const known = db().select().from(pictures).where(eq(pictures.hash, hash)).get();
   if (known && existsSync(tiles(hash))) return known;
   mkdirSync(folder(), { recursive: true });
@@ -113,8 +133,9 @@ async function keep(bytes: Buffer, type: string): Promise<Picture> {
       .timeout({ seconds: SECONDS })
       .tile({ size: TILE, overlap: 0, layout: "google", skipBlanks: -1, centre: false })
       .toFile(building);
-  } catch {
+  } catch (e) {
     rmSync(building, { recursive: true, force: true });
+    if (faultWords(e) || /no space left|write error/i.test((e as Error).message)) throw diskFull(e);
     throw new Error(
       "The picture breaks off or is damaged, so it cannot be read to its end. Save it again and upload that.",
     );
@@ -123,14 +144,34 @@ async function keep(bytes: Buffer, type: string): Promise<Picture> {
   renameSync(building, tiles(hash));
   return store(bytes, type, size);
 }
+/** Writes a file whole and on disk under another name, then gives it its own: no half of one is ever seen. Errors: those of the disk. */
+function writeWhole(path: string, bytes: Buffer): void {
+  const half = `${path}-half`;
+  const file = openSync(half, "w");
+  try {
+    // a disk that fills up takes a part and says how much
+    for (let at = 0; at < bytes.length;) at += writeSync(file, bytes, at);
+    fsyncSync(file);
+  } catch (e) {
+    closeSync(file);
+    rmSync(half, { force: true });
+    throw e;
+  }
+  closeSync(file);
+  renameSync(half, path);
+}
+/** Clears what a server that was killed in the middle of an upload left behind. */
+export function clearHalves(): void {
+  if (!existsSync(folder())) return;
+  for (const name of readdirSync(folder()))
+    if (/-(half|new)$/.test(name) || name === "vips-properties.xml")
+      rmSync(join(folder(), name), { recursive: true, force: true });
+}
 /** Writes a file and its row: on disk before the row says so. */
 function store(bytes: Buffer, type: string, size: { readonly width: number; readonly height: number }): Picture {
   const hash = createHash("sha256").update(bytes).digest("hex");
   mkdirSync(folder(), { recursive: true });
-  const file = openSync(original(hash), "w");
-  writeSync(file, bytes);
-  fsyncSync(file);
-  closeSync(file);
+  writeWhole(original(hash), bytes);
   const row = {
     hash,
     type,

@@ -80,12 +80,12 @@ export function Header({ stage }: { stage: string }) {
 
 /** What there is to say while nothing can be kept. */
 export function AwayBanner() {
-  const { kept } = useJob();
+  const { kept, fault } = useJob();
   if (kept !== "away") return null;
   return (
     <p role="status" className="border-b border-hair bg-shade px-5 py-1 text-[15px]">
-      <b className="text-fault">The server does not answer.</b> What you do stays in this browser, also when you load
-      the page again, and is kept when the server is back.
+      <b className="text-fault">{fault ?? "The server does not answer."}</b> What you do stays in this browser, also
+      when you load the page again, and is kept when {fault ? "that is mended" : "the server is back"}.
     </p>
   );
 }

@@ -3,7 +3,6 @@ import { createContext, use, useCallback, useContext, useMemo, useRef, useState,
 import { toast } from "sonner";
 import type { Finding } from "core/checks";
 import {
-  cutStatuses,
   designOf,
   issuedMarks,
   issueOf,
@@ -18,7 +17,10 @@ import { diff, type Patch } from "core/keeping";
 import { tellIn, type Units } from "core/units";
 import { kindsAtHand, loadKinds } from "core/structures";
 import type { JobState } from "~/data/jobs.server";
-import { useFindings } from "./useFindings";
+import type { Ask } from "~/workers/framer";
+import type { NextStep } from "~/ui/nextStep";
+import { AWAY_FROM, newAsk } from "./framer";
+import { useReport, useStatuses } from "./useReport";
 import { newEntryId, useKeeping, type KeepingApi } from "./useKeeping";
 
 export type Recipe = (draft: Draft<JobDoc>) => void;
@@ -28,9 +30,16 @@ export interface JobApi {
   readonly id: string;
   readonly doc: JobDoc;
   readonly design: Design;
+  /** The frame is large and was not made here: a worker makes it and answers what is asked with `ask`; what `design` computes would hold the page. */
+  readonly away: boolean;
+  readonly ask: Ask;
   readonly findings: readonly Finding[];
   /** The findings are those of an earlier state: the check of this one is under way. */
   readonly checking: boolean;
+  /** The next useful step; undefined while it is not known. */
+  readonly next: NextStep | undefined;
+  /** How many marks a structure has; undefined while they are not known. */
+  readonly marks: (structure: string) => number | undefined;
   readonly issues: readonly Issue[];
   readonly statuses: readonly CutStatus[];
   /** Changes the design: kept as one revision. Answers why not, and then nothing changed. */
@@ -45,6 +54,8 @@ export interface JobApi {
   readonly redoLabel: string;
   /** Whether all is kept, on its way, waiting for a server that is away, or for a job that was taken off the shelf. */
   readonly kept: KeepingApi["standing"];
+  /** What the server says of its own fault, where it has one. */
+  readonly fault: string | undefined;
   readonly keptAt: string;
   /** The revision that is kept. */
   readonly revision: number;
@@ -153,13 +164,18 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const marks = useMemo(() => issuedMarks(issues), [issues]);
   const design = useMemo(() => designOf(shown, marks), [shown, marks]);
   const settled = useMemo(() => (shown === doc ? design : designOf(doc, marks)), [shown, doc, design, marks]);
+  const ask = useMemo(() => newAsk(shown, marks), [shown, marks]);
+  const settledAsk = useMemo(() => (shown === doc ? ask : newAsk(doc, marks)), [shown, doc, ask, marks]);
   const { units } = shown.brief;
-  const { findings: raw, checking } = useFindings(doc, settled, marks);
-  const found = useMemo(() => raw.map((f) => told(f, units)), [raw, units]);
-  const statuses = useMemo(
-    () => cutStatuses(settled, issues).map((s) => ({ ...s, words: tellIn(s.words, units) })),
-    [settled, issues, units],
-  );
+  // how large a frame is shows once it is made: the first is made here, those after it where its size asks for
+  const known = useRef(0);
+  const away = known.current > AWAY_FROM && !design.structures.every((s) => s.framed);
+  if (!away) known.current = design.structures.reduce((n, s) => n + s.resolved.sticks.length, 0);
+  const { report, checking } = useReport(settledAsk, settled, issues, known.current);
+  if (away && report && !checking) known.current = report.sticks;
+  const found = useMemo(() => report?.findings.map((f) => told(f, units)) ?? [], [report, units]);
+  const all = useStatuses(settledAsk, settled, issues, away);
+  const statuses = useMemo(() => all.map((s) => ({ ...s, words: tellIn(s.words, units) })), [all, units]);
   const addIssue = useCallback(
     (kind: Issue["kind"], sticks?: readonly string[]) => {
       const event = issueOf(settled, kind, newEntryId(), new Date().toISOString(), sticks);
@@ -172,8 +188,12 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     id: initial.id,
     doc: shown,
     design,
+    away,
+    ask,
     findings: found,
     checking,
+    next: report?.next,
+    marks: (structure) => report?.marks[structure],
     issues,
     statuses,
     edit,
@@ -185,6 +205,7 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     undoLabel: tellIn(past.at(-1)?.label ?? "", units),
     redoLabel: tellIn(future.at(-1)?.label ?? "", units),
     kept: keeping.standing,
+    fault: keeping.fault,
     keptAt: state.confirmed.at,
     revision: state.confirmed.revision,
     whenKept,

@@ -25,7 +25,7 @@ export function useCutMarks(): {
       design.pieces.forEach((p) => p.sticks.forEach((s) => markOf.set(s, p.mark)));
       return marksOf(sticks, markOf);
     },
-    [design.pieces, statuses],
+    [design, statuses],
   );
   const mark = useCallback(
     (sticks: readonly string[]) => {

@@ -23,6 +23,8 @@ export interface KeepingApi {
   readonly state: State;
   /** Whether all is kept, on its way, or the server is away. */
   readonly standing: "kept" | "keeping" | "away" | "gone";
+  /** What the server says of its own fault, while it is away with one. */
+  readonly fault: string | undefined;
   /** Does an act of the person's at once; it is sent behind. Errors: PatchError where it has no place. */
   act(a: Act<JobDoc, Issue>): State;
   settle(mine: boolean): void;
@@ -36,7 +38,7 @@ export interface KeepingApi {
 export function useKeeping(initial: JobState): KeepingApi {
   const url = `/jobs/${initial.id}`;
   const [state, setState] = useState<State>(() => startKeeping(initial.confirmed));
-  const [away, setAway] = useState(false);
+  const [away, setAway] = useState<{ readonly words: string | undefined }>();
   const latest = useRef(state);
   const channel = useRef<BroadcastChannel>(undefined);
   const running = useRef(false);
@@ -74,7 +76,7 @@ export function useKeeping(initial: JobState): KeepingApi {
       try {
         const a = await post<Kept>(`${url}/revisions`, e);
         silence = 0;
-        setAway(false);
+        setAway(undefined);
         if (a.ok) {
           put(keep(latest.current, { do: "kept", id: e.id, revision: a.revision, at: a.at }));
           channel.current?.postMessage({ revision: a.revision, event: e.kind === "event" } satisfies News);
@@ -86,7 +88,7 @@ export function useKeeping(initial: JobState): KeepingApi {
         } else put(keep(latest.current, { do: "gone", gone: true }));
       } catch (x) {
         if (!(x instanceof Away)) throw x;
-        setAway(true);
+        setAway({ words: x.words });
         const wait = RETRY_MS[Math.min(silence++, RETRY_MS.length - 1)]!;
         await new Promise<void>((r) => {
           setTimeout(r, wait);
@@ -214,8 +216,8 @@ export function useKeeping(initial: JobState): KeepingApi {
 
   const standing = state.gone ? "gone" : state.pending.length === 0 ? "kept" : away ? "away" : "keeping";
   return useMemo(
-    () => ({ state, standing, act, settle, whenKept, more }),
-    [state, standing, act, settle, whenKept, more],
+    () => ({ state, standing, fault: away?.words, act, settle, whenKept, more }),
+    [state, standing, away, act, settle, whenKept, more],
   );
 }
 

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { stockLengths, wantedByItem, type ItemPlan } from "core/cutting";
 import { serves, type CutStatus } from "core/job";
 import { catalogue } from "core/lumber";
-import type { Planner, PlanNews, PlanRequest } from "~/workers/planner.worker";
+import type { Planner, PlanNews, PlanRequest } from "~/workers/planner";
 import { useJob } from "./JobContext";
 
 /** A plan as it is shown: `seeking` while a better one, or its proof, is still looked for. */

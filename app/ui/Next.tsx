@@ -1,13 +1,13 @@
 import { ArrowRightIcon } from "@heroicons/react/20/solid";
 import { Link, useLocation } from "react-router";
 import { useJob } from "~/job/JobContext";
-import { nextStep } from "./nextStep";
 
 /** The next useful step, as a link to its stage; on that very stage as words, since a link that leads nowhere helps nobody. */
 export function Next() {
   const job = useJob();
   const here = useLocation().pathname.split("/")[3];
-  const next = nextStep(job);
+  const { next } = job;
+  if (!next) return null;
   return (
     <p className="border-t border-hair pt-3 text-[16px]">
       <span className="label mr-1.5">{next.stage === here ? "Now" : "Next"}</span>

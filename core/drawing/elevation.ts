@@ -19,6 +19,8 @@ export const VIEWS: Readonly<Record<View["id"], View>> = {
 export interface Shown {
   readonly id: string;
   readonly role: string;
+  /** The stock item that it is of. */
+  readonly stock: string;
   readonly outlines: readonly (readonly Vec2[])[];
   /** Nearest and farthest along the line of sight, mm; larger is nearer. */
   readonly near: number;
@@ -33,7 +35,7 @@ export interface Shown {
 
 /** A stick as an elevation gives it: its outlines also as x and y by turns, since a whole trestle has tens of thousands of corners. */
 export interface Seen extends Shown {
-  readonly flat: readonly (readonly number[])[];
+  readonly flat: readonly ArrayLike<number>[];
 }
 
 /** Sticks as an eye sees them, the farthest first, so that painting them in order hides what is hidden. */
@@ -93,33 +95,32 @@ function shownOf(s: Resolved, view: View): Seen {
     }
     outlines.push(outline);
   }
-  return new SeenStick(
-    s,
-    outlines,
-    near,
-    far,
-    [left, low],
-    [most, high],
-    [(left + most) / 2, (low + high) / 2],
-    [dot(s.axes.u, right), dot(s.axes.u, up)],
-  );
+  const [u, v] = [dot(s.axes.u, right), dot(s.axes.u, up)];
+  return new SeenStick(s.id, s.member.role, s.stock, outlines, [near, far, left, low, most, high, u, v]);
 }
-class SeenStick implements Seen {
-  readonly id: string;
-  readonly role: string;
+/** What is known of a stick on a drawing beside its outlines: near, far, left, low, right, high, and the direction of its length. */
+export type SeenBox = ArrayLike<number>;
+export class SeenStick implements Seen {
+  readonly near: number;
+  readonly far: number;
+  readonly min: Vec2;
+  readonly max: Vec2;
+  readonly centre: Vec2;
+  readonly along: Vec2;
   private points: readonly (readonly Vec2[])[] | undefined;
   constructor(
-    s: Resolved,
-    readonly flat: readonly (readonly number[])[],
-    readonly near: number,
-    readonly far: number,
-    readonly min: Vec2,
-    readonly max: Vec2,
-    readonly centre: Vec2,
-    readonly along: Vec2,
+    readonly id: string,
+    readonly role: string,
+    readonly stock: string,
+    readonly flat: readonly ArrayLike<number>[],
+    box: SeenBox,
   ) {
-    this.id = s.id;
-    this.role = s.member.role;
+    this.near = box[0]!;
+    this.far = box[1]!;
+    this.min = [box[2]!, box[3]!];
+    this.max = [box[4]!, box[5]!];
+    this.centre = [(box[2]! + box[4]!) / 2, (box[3]! + box[5]!) / 2];
+    this.along = [box[6]!, box[7]!];
   }
   get outlines(): readonly (readonly Vec2[])[] {
     return (this.points ??= this.flat.map((o) =>

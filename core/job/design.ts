@@ -5,17 +5,20 @@ import { scaleOf, type Scale } from "../units";
 import type { JobDoc, StructureDoc, VariantDoc } from "./document";
 import { applyOverrides } from "./overrides";
 
-/** One structure of a job, framed and cut. `fault` says why it could not be; then `resolved` is empty. */
+/** One structure of a job. It is framed and cut when its frame is first asked for: what needs none costs none. */
 export interface StructureDesign {
   readonly structure: StructureDoc;
   readonly variant: VariantDoc;
   readonly kind: StructureKind;
   readonly context: Context;
   readonly resolved: ResolvedFrame;
-  readonly fault?: string;
+  /** Why it could not be framed; then `resolved` is empty. */
+  readonly fault: string | undefined;
   readonly parked: readonly string[];
+  /** Whether the frame has been made already: then asking for it costs nothing. */
+  readonly framed: boolean;
 }
-/** All that follows from a job document: computed, never stored. */
+/** All that follows from a job document: computed when asked for, never stored. */
 export interface Design {
   readonly doc: JobDoc;
   readonly scale: Scale;
@@ -24,43 +27,76 @@ export interface Design {
   /** What each nominal size in use is made of. */
   readonly stock: ReadonlyMap<string, Match>;
 }
+interface Framed {
+  readonly resolved: ResolvedFrame;
+  readonly fault?: string;
+  readonly parked: readonly string[];
+}
 
 const NOTHING: ResolvedFrame = { frame: emptyFrame, sticks: [], byMember: new Map() };
 
 /** Looks up the stock of a job, each nominal size once. */
-export function stockLookup(
-  doc: JobDoc,
-  scale: Scale,
-): { readonly stock: (name: string) => Match; readonly used: Map<string, Match> } {
-  const used = new Map<string, Match>();
-  const stock = (name: string): Match => {
-    const known = used.get(name);
-    if (known) return known;
+export function stockLookup(doc: JobDoc, scale: Scale): (name: string) => Match {
+  const known = new Map<string, Match>();
+  return (name) => {
+    const before = known.get(name);
+    if (before) return before;
     const n = parseNominal(name);
     if (!n) throw new Error(`“${name}” is no nominal size; write one such as 12×12.`);
     const match = chooseStock(n, name, doc.stock, scale);
-    used.set(name, match);
+    known.set(name, match);
     return match;
   };
-  return { stock, used };
 }
 
 /** Frames one variant of a structure. A fault is an outcome, not an exception, so that one broken structure leaves the others whole. */
-export function designStructure(
+function frameVariant(
+  kind: StructureKind,
   structure: StructureDoc,
   variant: VariantDoc,
   context: Context,
-  longest?: (stock: string) => number,
-): StructureDesign {
-  const kind = kindOf(structure.kind);
-  const base = { structure, variant, kind, context };
+  longest: (stock: string) => number,
+): Framed {
   try {
     const raw = kind.frame(variant.params as Params, context);
     const { frame, parked } = applyOverrides(raw, structure.id, variant.overrides, longest);
-    return { ...base, resolved: resolve(frame), parked };
+    return { resolved: resolve(frame), parked };
   } catch (e) {
-    return { ...base, resolved: NOTHING, fault: (e as Error).message, parked: [] };
+    return { resolved: NOTHING, fault: (e as Error).message, parked: [] };
   }
+}
+class LazyStructure implements StructureDesign {
+  constructor(
+    readonly structure: StructureDoc,
+    readonly variant: VariantDoc,
+    readonly kind: StructureKind,
+    readonly context: Context,
+    private readonly made: Once<Framed>,
+  ) {}
+  get resolved(): ResolvedFrame {
+    return this.made().resolved;
+  }
+  get fault(): string | undefined {
+    return this.made().fault;
+  }
+  get parked(): readonly string[] {
+    return this.made().parked;
+  }
+  get framed(): boolean {
+    return this.made.done();
+  }
+  /** The same frame under a structure of another name. */
+  of(structure: StructureDoc): LazyStructure {
+    return structure === this.structure
+      ? this
+      : new LazyStructure(structure, this.variant, this.kind, this.context, this.made);
+  }
+}
+type Once<T> = (() => T) & { done(): boolean };
+/** Computes once, when first asked. */
+function once<T>(f: () => T): Once<T> {
+  let known: { readonly value: T } | undefined;
+  return Object.assign(() => (known ??= { value: f() }).value, { done: () => known !== undefined });
 }
 
 /** The longest piece that can come off a stick of an item, model mm: what the job says of its sticks, else their usual lengths, less the allowance. */
@@ -72,7 +108,7 @@ export function longestStick(doc: JobDoc, scale: Scale): (stock: string) => numb
   };
 }
 
-/** Structures framed before: a change to one leaves the others' documents the same objects, and so their frames. */
+/** Structures made before: a change to one leaves the others' documents the same objects, and so their frames. */
 const framed = new WeakMap<
   VariantDoc,
   {
@@ -83,7 +119,7 @@ const framed = new WeakMap<
     readonly scale: JobDoc["brief"]["scale"];
     readonly id: string;
     readonly names: ReadonlySet<string>;
-    readonly design: StructureDesign;
+    readonly design: LazyStructure;
   }
 >();
 
@@ -95,9 +131,9 @@ export function designVariant(doc: JobDoc, structure: StructureDoc, variant: Var
 /** Everything a job makes: the chosen variant of each structure framed, its sticks grouped into marked pieces. `issued` are the marks given out with earlier issues. */
 export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Design {
   const scale = scaleOf(doc.brief.scale.id, doc.brief.scale.ratio);
-  const { stock, used } = stockLookup(doc, scale);
+  const stock = stockLookup(doc, scale);
   const longest = longestStick(doc, scale);
-  const structures = doc.structures.map((s) => {
+  const made = doc.structures.map((s) => {
     const variant = s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
     const known = framed.get(variant);
     if (
@@ -109,12 +145,14 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
       known.scale === doc.brief.scale &&
       known.id === s.id
     ) {
-      known.names.forEach(stock);
-      return { ...known.design, structure: s };
+      return { design: known.design.of(s), names: known.names };
     }
     const names = new Set<string>();
     const noted = (name: string): Match => (names.add(name), stock(name));
-    const design = designStructure(s, variant, { structure: s.id, scale, stock: noted }, longest);
+    const kind = kindOf(s.kind);
+    const context: Context = { structure: s.id, scale, stock: noted };
+    const frame = once(() => frameVariant(kind, s, variant, context, longest));
+    const design = new LazyStructure(s, variant, kind, context, frame);
     framed.set(variant, {
       params: variant.params,
       overrides: variant.overrides,
@@ -125,23 +163,29 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
       names,
       design,
     });
-    return design;
+    return { design, names };
   });
-  const sticks = structures.flatMap((s) => s.resolved.sticks);
-  let pieces: readonly Piece[] | undefined;
-  const inUse = new Set<string>();
-  // sticks of one timber come one after another and share its size
-  let before: readonly [number, number] | undefined;
-  for (const { member } of sticks)
-    if (member.nominal !== before) inUse.add(nominalOf(member.kind, (before = member.nominal)));
+  const structures = made.map((m) => m.design);
+  const sticks = once(() => structures.flatMap((s) => s.resolved.sticks));
+  const pieces = once(() => piecesOf(sticks(), issued));
+  const inUse = once(() => {
+    const out = new Set<string>();
+    // sticks of one timber come one after another and share its size
+    let before: readonly [number, number] | undefined;
+    for (const { member } of sticks())
+      if (member.nominal !== before) out.add(nominalOf(member.kind, (before = member.nominal)));
+    const names = [...new Set(made.flatMap((m) => [...m.names]))].filter((name) => out.has(name)).sort();
+    return new Map(names.map((name) => [name, stock(name)] as const));
+  });
   return {
     doc,
     scale,
     structures,
-    // grouping takes longer than framing, and a drawing can be shown without it
     get pieces() {
-      return (pieces ??= piecesOf(sticks, issued));
+      return pieces();
     },
-    stock: new Map([...used].filter(([name]) => inUse.has(name)).sort()),
+    get stock() {
+      return inUse();
+    },
   };
 }

@@ -26,6 +26,9 @@ import { finite, id, many, point, text } from "../structures/fields";
 export const JOB_FORMAT = "cardo-job";
 export const JOB_VERSION = 2;
 
+/** Said of a group of values that is not there at all. */
+const MISSING = { message: "this part of the job is missing, or no group of values" };
+
 export class ScaleDoc {
   @text(12) id!: string;
   /** Prototype over model. Kept even for published scales, which it has to equal. */
@@ -41,8 +44,8 @@ export class DecisionDoc {
   @text(2000) reason!: string;
 }
 export class BriefDoc {
-  @ValidateNested() @Type(() => ScaleDoc) scale!: ScaleDoc;
-  @ValidateNested() @Type(() => UnitsDoc) units!: UnitsDoc;
+  @IsObject(MISSING) @ValidateNested() @Type(() => ScaleDoc) scale!: ScaleDoc;
+  @IsObject(MISSING) @ValidateNested() @Type(() => UnitsDoc) units!: UnitsDoc;
   @text(200) railroad!: string;
   /** Where on the layout it goes. */
   @text(500) place!: string;
@@ -72,7 +75,7 @@ export class StatedScaleDoc {
 /** What gives a sheet its scale, and how far it is turned, degrees counter-clockwise. */
 export class CalibrationDoc {
   @many(60) @Type(() => KnownLengthDoc) lengths!: KnownLengthDoc[];
-  @IsOptional() @ValidateNested() @Type(() => StatedScaleDoc) stated?: StatedScaleDoc;
+  @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => StatedScaleDoc) stated?: StatedScaleDoc;
   @IsIn(["auto", "apart", "together"]) stretch!: "auto" | "apart" | "together";
   @IsNumber(finite) @Min(-180) @Max(180) tilt!: number;
 }
@@ -149,14 +152,14 @@ export class StraightenedDoc {
 export class DrawingDoc {
   @id() id!: string;
   @text(120) name!: string;
-  @IsOptional() @ValidateNested() @Type(() => PictureDoc) picture?: PictureDoc;
-  @IsOptional() @ValidateNested() @Type(() => LinesDoc) lines?: LinesDoc;
-  @IsOptional() @ValidateNested() @Type(() => CalibrationDoc) calibration?: CalibrationDoc;
+  @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => PictureDoc) picture?: PictureDoc;
+  @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => LinesDoc) lines?: LinesDoc;
+  @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => CalibrationDoc) calibration?: CalibrationDoc;
   @many(500) @Type(() => MeasureDoc) measures!: MeasureDoc[];
   @many(500) @Type(() => OpeningDoc) openings!: OpeningDoc[];
   /** The structures it lies under, one entry each. */
   @many(100) @Type(() => UnderlayDoc) under!: UnderlayDoc[];
-  @IsOptional() @ValidateNested() @Type(() => StraightenedDoc) straightened?: StraightenedDoc;
+  @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => StraightenedDoc) straightened?: StraightenedDoc;
 }
 /** What a person changed on one stick: left out, spliced, or its free ends made longer (mm, negative is shorter). */
 export class OverrideDoc {
@@ -209,11 +212,11 @@ export class JobDoc {
   @Equals(JOB_FORMAT) format!: typeof JOB_FORMAT;
   @Equals(JOB_VERSION) version!: typeof JOB_VERSION;
   @text(120) name!: string;
-  @ValidateNested() @Type(() => BriefDoc) brief!: BriefDoc;
+  @IsObject(MISSING) @ValidateNested() @Type(() => BriefDoc) brief!: BriefDoc;
   @many(200) @Type(() => DrawingDoc) drawings!: DrawingDoc[];
   @many(200) @Type(() => StructureDoc) structures!: StructureDoc[];
-  @ValidateNested() @Type(() => StockDoc) stock!: StockDoc;
-  @ValidateNested() @Type(() => CuttingDoc) cutting!: CuttingDoc;
+  @IsObject(MISSING) @ValidateNested() @Type(() => StockDoc) stock!: StockDoc;
+  @IsObject(MISSING) @ValidateNested() @Type(() => CuttingDoc) cutting!: CuttingDoc;
   /** Findings set aside, by key, with the reason. */
   @IsObject() aside!: Record<string, string>;
 }

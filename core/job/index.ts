@@ -19,3 +19,4 @@ export * from "./whereRanges";
 export * from "./cutTable";
 export * from "./report";
 export * from "./picture";
+export * from "./look";

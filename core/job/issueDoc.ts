@@ -4,6 +4,7 @@ import { ArrayMaxSize, IsArray, IsIn, IsInt, IsObject, IsString, Matches, Max, M
 import { finite, many, text } from "../structures/fields";
 import type { Issue } from "./issue";
 import { JobError } from "./error";
+import { checkPlain, ownWords } from "./ownWords";
 
 /** A value that is numbers all through, nested in lists and objects of few levels: the geometry of a frozen piece. */
 const geometry = (): PropertyDecorator =>
@@ -57,7 +58,7 @@ class FrozenPieceDoc {
   @text(120) role!: string;
   @IsNumber(finite, { each: true }) @ArrayMaxSize(2) nominal!: number[];
   @text(80) stock!: string;
-  @ValidateNested() @Type(() => ShapeDoc) shape!: ShapeDoc;
+  @IsObject() @ValidateNested() @Type(() => ShapeDoc) shape!: ShapeDoc;
   @IsArray() @ArrayMaxSize(50_000) @IsString({ each: true }) @MaxLength(300, { each: true }) sticks!: string[];
 }
 class VersionsDoc {
@@ -69,7 +70,7 @@ class IssueDoc {
   @IsIn(["print", "cut", "uncut"], { message: "kind is a print, a cut, or a cut taken back" }) kind!: string;
   @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/, { message: "at is a time such as 2026-05-01T20:14:00Z" }) at!: string; // prettier-ignore
   @Matches(/^[0-9a-f]{64}$/, { message: "hash is a SHA-256 in hexadecimal" }) hash!: string;
-  @ValidateNested() @Type(() => VersionsDoc) versions!: VersionsDoc;
+  @IsObject() @ValidateNested() @Type(() => VersionsDoc) versions!: VersionsDoc;
   @IsObject() plan!: unknown;
   @many(50_000) @Type(() => FrozenPieceDoc) pieces!: FrozenPieceDoc[];
   @IsArray() @ArrayMaxSize(50_000) @IsString({ each: true }) @MaxLength(300, { each: true }) sticks!: string[];
@@ -83,7 +84,7 @@ const said = (f: Found, at: string): string => {
   const here = /^\d+$/.test(f.property) ? `${at}[${f.property}]` : `${at}.${f.property}`;
   const own = Object.values(f.constraints ?? {})[0];
   return own
-    ? `At ${here}: ${own}.`
+    ? `At ${here}: ${ownWords(own)}.`
     : f.children?.[0]
       ? said(f.children[0], here)
       : `At ${here}: not of a known shape.`;
@@ -92,6 +93,7 @@ const said = (f: Found, at: string): string => {
 /** Checks an issue as deeply as a job. Errors: JobError with the place, led by `at`. */
 export function checkIssue(raw: unknown, at = "issue"): Issue {
   if (typeof raw !== "object" || raw === null || Array.isArray(raw)) throw new JobError([`At ${at}: an issue is an object.`]); // prettier-ignore
+  checkPlain(raw);
   const found = validateSync(plainToInstance(IssueDoc, raw), { whitelist: true, forbidNonWhitelisted: true });
   if (found[0]) throw new JobError([said(found[0], at)]);
   return raw as Issue;

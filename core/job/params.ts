@@ -1,15 +1,18 @@
 import { plainToInstance } from "class-transformer";
 import { validateSync, type ValidationError } from "class-validator";
 import { kindOf, type Params } from "../structures";
+import { ownWords } from "./ownWords";
 
 export const STRICT = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true } as const;
 
 /** Sentences for what class-validator found, each with the place. */
 export function sentences(errors: readonly ValidationError[], at = ""): string[] {
   return errors.flatMap((e) => {
-    const here = `${at}${at && !/^\d/.test(e.property) ? "." : at ? "" : ""}${/^\d/.test(e.property) ? `[${e.property}]` : e.property}`;
+    // what is not of any known shape has no name of its own
+    const name = (e.property as string | undefined) ?? "";
+    const here = /^\d/.test(name) ? `${at}[${name}]` : [at, name].filter(Boolean).join(".");
     return [
-      ...Object.values(e.constraints ?? {}).map((m) => `At ${here}: ${m}.`.replace(/\.\.$/, ".")),
+      ...Object.values(e.constraints ?? {}).map((m) => `At ${here}: ${ownWords(m)}.`.replace(/\.\.$/, ".")),
       ...sentences(e.children ?? [], here),
     ];
   });
@@ -20,6 +23,9 @@ export function paramProblems(kindId: string, params: Params): string[] {
   const kind = kindOf(kindId);
   const errors = validateSync(plainToInstance(kind.Params, params), STRICT);
   if (errors.length > 0)
-    return errors.flatMap((e) => [...Object.values(e.constraints ?? {}), ...sentences(e.children ?? [], e.property)]);
+    return errors.flatMap((e) => [
+      ...Object.values(e.constraints ?? {}).map(ownWords),
+      ...sentences(e.children ?? [], e.property),
+    ]);
   return kind.check(params);
 }

@@ -7,12 +7,34 @@ import { SCALES } from "../units";
 import { JOB_FORMAT, JOB_VERSION, JobDoc, type DrawingDoc, OverrideDoc, StickDoc, StockChoiceDoc } from "./document";
 import { JobError } from "./error";
 import { migrate } from "./migrations";
+import { checkPlain } from "./ownWords";
 import { paramProblems, sentences, STRICT } from "./params";
+
+/** What stands in a list of drawings, structures or their parts has to be a group of values: a list there would pass for an empty one. */
+function listsInLists(raw: unknown): string[] {
+  const of = (v: unknown, key: string): unknown[] => {
+    const list = (v as Record<string, unknown> | null | undefined)?.[key];
+    return Array.isArray(list) ? list : [];
+  };
+  const wrong = (list: unknown[], at: string): string[] =>
+    list.flatMap((x, i) => (Array.isArray(x) ? [`At ${at}[${i}]: a list stands where a group of values should.`] : []));
+  const [drawings, structures] = [of(raw, "drawings"), of(raw, "structures")];
+  return [
+    ...wrong(drawings, "drawings"),
+    ...wrong(structures, "structures"),
+    ...structures.flatMap((s, i) => wrong(of(s, "variants"), `structures[${i}].variants`)),
+    ...drawings.flatMap((d, i) =>
+      ["measures", "openings", "under"].flatMap((k) => wrong(of(d, k), `drawings[${i}].${k}`)),
+    ),
+    ...wrong(of((raw as { brief?: unknown } | null)?.brief, "decisions"), "brief.decisions"),
+  ];
+}
 
 /** Checks a parsed document. Errors: JobError with a sentence for each fault. */
 export function checkJob(raw: unknown): JobDoc {
+  checkPlain(raw);
   const doc = plainToInstance(JobDoc, raw as object);
-  const found = sentences(validateSync(doc, STRICT));
+  const found = [...listsInLists(raw), ...sentences(validateSync(doc, STRICT))];
   if (found.length > 0) throw new JobError(found);
   const more: string[] = [];
   const scale = SCALES.find((s) => s.id === doc.brief.scale.id);
@@ -71,6 +93,16 @@ function recordsOf(doc: JobDoc): Entry[] {
   return [["stock.choices", doc.stock.choices as Record<string, object>, StockChoiceDoc], ...sticks, ...overrides];
 }
 
+/** Migrates what has not been checked yet. Errors: JobError where it is not laid out as its version was. */
+function broughtUp(raw: Record<string, unknown>, version: number): Record<string, unknown> {
+  try {
+    return migrate(raw);
+  } catch (cause) {
+    if (cause instanceof JobError) throw cause;
+    throw new JobError([`The job file is not laid out as one of version ${version} is. Export the job again.`]);
+  }
+}
+
 /** Reads the text of a job file, of this version or an earlier one. Errors: JobError that says what was read and what would do. */
 export function readJobText(text: string): { readonly doc: JobDoc; readonly rest: Record<string, unknown> } {
   let raw: unknown;
@@ -94,12 +126,15 @@ export function readJobText(text: string): { readonly doc: JobDoc; readonly rest
   const version = (raw as { version?: unknown }).version;
   if (typeof version !== "number" || !Number.isInteger(version) || version < 1)
     throw new JobError([
-      `The job file's version is ${JSON.stringify(version)}; it should be a whole number up to ${JOB_VERSION}.`,
+      version === undefined
+        ? `The job file does not say of which version it is; it should be a whole number up to ${JOB_VERSION}.`
+        : `The job file's version is ${JSON.stringify(version).slice(0, 60)}; it should be a whole number up to ${JOB_VERSION}.`,
     ]);
   if (version > JOB_VERSION)
     throw new JobError([
       `The job file is of version ${version}, and this Cardo reads up to ${JOB_VERSION}. Open it with a newer Cardo.`,
     ]);
-  const { issues, files, ...doc } = migrate(raw as Record<string, unknown>);
+  checkPlain(raw);
+  const { issues, files, ...doc } = broughtUp(raw as Record<string, unknown>, version);
   return { doc: checkJob(doc), rest: { issues, files } };
 }

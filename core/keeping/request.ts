@@ -15,6 +15,7 @@ import {
   ValidateNested,
   validateSync,
 } from "class-validator";
+import { ownWords } from "../job/ownWords";
 import { text } from "../structures/fields";
 import type { Entry } from "./keeping";
 
@@ -88,7 +89,7 @@ export function readEntry(raw: unknown): Entry {
     throw new RequestError("The change does not say whether it is an edit, an undo, a redo or an event of the bench.");
   const doc = plainToInstance(type, raw);
   const [first] = validateSync(doc, { whitelist: true, forbidNonWhitelisted: true });
-  if (first) throw new RequestError(`The change could not be read: ${wordsOf(first)}.`);
+  if (first) throw new RequestError(`The change could not be read: ${ownWords(wordsOf(first))}.`);
   return raw as Entry;
 }
 interface Found {

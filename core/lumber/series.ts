@@ -45,6 +45,16 @@ export const OTHER_STOCK: Readonly<Record<string, string>> = { cast: "casting or
 
 /** Everything the five series offer at a scale, in a fixed order. Lengths are the usual ones (common practice). */
 export function catalogue(scale: Scale): readonly StockItem[] {
+  const key = `${scale.id} ${scale.ratio}`;
+  const known = offered.get(key) ?? offer(scale);
+  // of the scales asked for last
+  offered.delete(key);
+  offered.set(key, known);
+  if (offered.size > 8) offered.delete(offered.keys().next().value!);
+  return known;
+}
+const offered = new Map<string, readonly StockItem[]>();
+function offer(scale: Scale): readonly StockItem[] {
   const scaleLumber = pairs(SCALE_INCHES).map(([t, w]): StockItem => ({
     id: `scale/${t}x${w}`,
     series: "scale",
@@ -94,4 +104,13 @@ export function catalogue(scale: Scale): readonly StockItem[] {
       lengths: d >= 125 ? [inch(12), inch(36)] : [inch(10)],
     })),
   ];
+}
+
+const styrene = new Map<string, boolean>();
+/** Whether a stock item ("scale/12x12") is styrene. A drawing asks for every stick, and its sticks are of a few items. */
+export function isStyrene(item: string): boolean {
+  let known = styrene.get(item);
+  if (known === undefined)
+    styrene.set(item, (known = SERIES.find((s) => item.startsWith(`${s.id}/`))?.material === "styrene"));
+  return known;
 }

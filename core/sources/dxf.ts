@@ -55,6 +55,8 @@ interface Entity {
   readonly xScale?: number;
   readonly yScale?: number;
   readonly extrusionDirection?: { readonly z: number };
+  /** The same of a light polyline. */
+  readonly extrusionDirectionZ?: number;
   readonly inPaperSpace?: boolean;
   readonly visible?: boolean;
 }
@@ -78,7 +80,7 @@ export function readDxf(text: string): SheetLines {
     );
   let dxf: ReturnType<DxfParser["parseSync"]>;
   try {
-    dxf = new DxfParser().parseSync(text);
+    dxf = new DxfParser().parseSync(verticesLast(text));
   } catch (e) {
     throw new SourceError(
       `The DXF breaks off or is damaged (${String((e as Error).message ?? e)
@@ -105,7 +107,7 @@ export function readDxf(text: string): SheetLines {
     const layerName = !e.layer || e.layer === "0" ? inherited : e.layer;
     const layer = out.layer(layerName.slice(0, 200));
     // an entity seen from below is mirrored
-    const flip: Affine = e.extrusionDirection && e.extrusionDirection.z < 0 ? [-1, 0, 0, 1, 0, 0] : SAME;
+    const flip: Affine = (e.extrusionDirection?.z ?? e.extrusionDirectionZ ?? 1) < 0 ? [-1, 0, 0, 1, 0, 0] : SAME;
     const map = compose(m, flip);
     const path = (points: readonly Vec2[], closed: boolean, curved = false): void => {
       if (points.length < 2) return;
@@ -187,6 +189,36 @@ export function readDxf(text: string): SheetLines {
     .filter(([, l]) => l.visible === false || l.frozen === true)
     .map(([n]) => n);
   return out.build({ unit: UNITS[Number(dxf.header?.$INSUNITS ?? 0)] ?? 0, of: "real", off, flip: true });
+}
+
+/** Group codes of a vertex of a light polyline (DXF reference, LWPOLYLINE): x, y, z, widths at both ends, bulge. */
+const VERTEX = new Set([10, 20, 30, 40, 41, 42]);
+/**
+ * The same DXF with the vertices of each light polyline at its end and nothing between them, since the parser ends a
+ * polyline, or turns in a circle, at a group that it does not know: vertex identifiers (91), data of applications (from
+ * 1000 on), a direction of extrusion that comes after. The count of vertices is put right along with it.
+ */
+function verticesLast(text: string): string {
+  if (!text.includes("LWPOLYLINE")) return text;
+  const lines = text.split(/\r\n|\r|\n/);
+  const out: string[] = [];
+  let i = 0;
+  while (i + 1 < lines.length) {
+    const [code, value] = [lines[i]!, lines[i + 1]!];
+    out.push(code, value);
+    i += 2;
+    if (Number(code) !== 0 || value.trim() !== "LWPOLYLINE") continue;
+    const vertices: string[] = [];
+    let count = 0;
+    for (; i + 1 < lines.length && lines[i]!.trim() !== "0"; i += 2) {
+      const group = Number(lines[i]);
+      if (group === 10) count++;
+      if (VERTEX.has(group) && count > 0) vertices.push(lines[i]!, lines[i + 1]!);
+      else if (group !== 90 && group !== 91 && group !== 102 && group < 1000) out.push(lines[i]!, lines[i + 1]!);
+    }
+    out.push(" 90", String(count), ...vertices);
+  }
+  return [...out, ...lines.slice(i)].join("\n");
 }
 
 /** How many records a DXF has, without parsing it: lines that are the group code 0. */

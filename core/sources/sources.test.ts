@@ -205,6 +205,31 @@ describe("DXF", () => {
     expect(box(post!)[0]).toBeCloseTo(16, 9);
     expect(s.layers[post!.layer]).toBe("ON");
   });
+  describe("light polylines with groups between their vertices", () => {
+    const at = (...groups: (string | number)[]) => paths(readDxf(dxf(pairs(0, "LWPOLYLINE", 8, "ON", ...groups) + seg("ON", 0, 0, 9, 0))))[0]!.points; // prettier-ignore
+    // y runs down on a sheet
+    const triangle = at(90, 3, 70, 1, 10, 0, 20, 0, 10, 4, 20, 0, 10, 0, 20, 3);
+    it("lose no vertex for an identifier (91), and keep their bulges", () => {
+      expect(triangle).toHaveLength(3);
+      expect(at(90, 3, 70, 1, 10, 0, 20, 0, 91, 7, 10, 4, 20, 0, 91, 8, 10, 0, 20, 3, 91, 9)).toEqual(triangle);
+      const arc = at(90, 2, 70, 0, 10, 0, 20, 0, 42, 1, 10, 4, 20, 0);
+      expect(at(90, 2, 70, 0, 10, 0, 20, 0, 91, 1, 42, 1, 10, 4, 20, 0, 91, 2)).toEqual(arc);
+      expect(arc.length).toBeGreaterThan(10);
+    });
+    it("end at a group that nobody knows, wherever it stands, and at data of applications", () => {
+      expect(at(90, 3, 70, 1, 10, 0, 5001, "x", 20, 0, 10, 4, 20, 0, 10, 0, 20, 3)).toEqual(triangle);
+      expect(at(90, 3, 70, 1, 10, 0, 20, 0, 10, 4, 20, 0, 10, 0, 20, 3, 1001, "ACME", 1010, 5, 1020, 6)).toEqual(triangle); // prettier-ignore
+    });
+    it("say how many vertices they have by having them", () => {
+      expect(at(90, 300, 70, 1, 10, 0, 20, 0, 10, 4, 20, 0, 10, 0, 20, 3)).toEqual(triangle);
+      expect(at(70, 1, 10, 0, 20, 0, 10, 4, 20, 0, 10, 0, 20, 3)).toEqual(triangle);
+    });
+    it("seen from below are mirrored", () => {
+      const xs = (p: readonly (readonly number[])[]): number[] => p.map((q) => q[0]! - p[0]![0]!);
+      const below = at(90, 3, 70, 1, 10, 0, 20, 0, 10, 4, 20, 0, 10, 0, 20, 3, 210, 0, 220, 0, 230, -1);
+      xs(below).forEach((x, i) => expect(x).toBeCloseTo(-xs(triangle)[i]!, 9));
+    });
+  });
   it.each([
     ["AutoCAD Binary DXF\r\n\u001a", "binary DXF"],
     ["0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nx", "damaged|no lines"],

@@ -44,13 +44,22 @@ function endsOf(square: StickSeed["square"] = false): Member["ends"] {
 }
 const CENTRED: readonly [Seat, Seat] = ["centre", "centre"];
 
+/** The most sticks of one structure. */
+const MOST_MEMBERS = 100_000;
+
 /** A builder for a structure of that id. */
 export function builder(structure: string): Builder {
   const members: Member[] = [];
   const joints: Joint[] = [];
   const nodes: Frame["nodes"][number][] = [];
   const datums: Record<string, Plane> = {};
-  const add = (m: Member): Member => (members.push(m), m);
+  const add = (m: Member): Member => {
+    // 240 bents with all their ties are 17,000: what asks for more has got out of hand
+    if (members.length >= MOST_MEMBERS)
+      throw new Error(`This would take more than ${MOST_MEMBERS.toLocaleString("en")} sticks. Space them wider, or make it of several structures.`); // prettier-ignore
+    members.push(m);
+    return m;
+  };
   return {
     members,
     joints,

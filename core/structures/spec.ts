@@ -231,14 +231,14 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
             p.options.map((o) => o.value),
             {
               message: (a) =>
-                `${p.label} is “${String(a.value)}”; it may be ${p.options.map((o) => o.value).join(", ")}.`,
+                `${p.label} is “${said(a.value)}”; it may be ${p.options.map((o) => o.value).join(", ")}.`,
             },
           ),
         );
         break;
       case "table": {
         const Cells = dto(p.columns);
-        const said = (row: unknown): string | undefined => {
+        const faultIn = (row: unknown): string | undefined => {
           if (typeof row !== "object" || row === null || Array.isArray(row)) return "is no row";
           const unknown = Object.keys(row).find((k) => !(k in p.columns));
           if (unknown !== undefined) return `has a column “${unknown}”, which is not known`;
@@ -247,7 +247,7 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
         };
         const faultOf = (v: unknown): string | undefined => {
           if (!Array.isArray(v) || v.length > p.most) return `needs a list of at most ${p.most} rows`;
-          const faults = v.map(said);
+          const faults = v.map(faultIn);
           const i = faults.findIndex((f) => f !== undefined);
           return i < 0 ? undefined : `${p.noun} ${i + 1}: ${faults[i]}`;
         };
@@ -268,7 +268,7 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
       case "section":
         on(
           Matches(/^(⌀\d+(\.\d+)?|\d+(\.\d+)?×\d+(\.\d+)?)$/, {
-            message: (a) => `${p.label} is “${String(a.value)}”; write a nominal size in inches such as 12×12.`,
+            message: (a) => `${p.label} is “${said(a.value)}”; write a nominal size in inches such as 12×12.`,
           }),
         );
     }
@@ -276,7 +276,12 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
   return Dto as new () => ParamsOf<S>;
 }
 const show = (p: SingleParam, v: unknown): string =>
-  typeof v === "number" && Number.isFinite(v) ? printParam(p, v) : `“${String(v)}”`;
+  typeof v === "number" && Number.isFinite(v) ? printParam(p, v) : `“${said(v)}”`;
+/** A value that came from outside, as a sentence may quote it. */
+function said(v: unknown): string {
+  if (v === undefined || v === null) return "nothing";
+  return typeof v === "object" ? (Array.isArray(v) ? "a list" : "a group of values") : String(v as string).slice(0, 60);
+}
 
 const isPoints = (v: unknown): v is readonly (readonly [number, number])[] =>
   Array.isArray(v) &&

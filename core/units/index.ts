@@ -9,3 +9,4 @@ export * from "./printLength";
 export * from "./plain";
 export * from "./tellIn";
 export * from "./parseMarked";
+export * from "./day";

@@ -23,6 +23,7 @@ const FRAC = String.raw`\d+\s*/\s*\d+`;
 const VALUE = String.raw`(?:\d+(?:\s+|\s*-\s*)${FRAC}|${FRAC}|${NUM})`;
 const FEET_INCHES = new RegExp(`^(${VALUE})\\s*ft\\s*-?\\s*(?:(${VALUE})\\s*(?:in)?)?$`);
 const FEET_DASH_INCHES = new RegExp(`^(\\d+)\\s*-\\s*(\\d+(?:\\s+${FRAC})|${FRAC}|${NUM})\\s*(?:in)?$`);
+const WHOLE_DASH_FRACTION = new RegExp(`^(\\d+)\\s*-\\s*(${FRAC})\\s*(in|mm|cm|m)?$`);
 const WITH_UNIT = new RegExp(`^(${VALUE})\\s*(mm|cm|m|in)?$`);
 
 /** Marks, words and vulgar fractions to the plain letters ft, in, mm, cm, m and a/b. */
@@ -86,7 +87,11 @@ export function parseLength(text: string, bare: BareUnit): Parsed {
     if (m[2] !== undefined && inch >= 12 && !Number.isInteger(valueOf(m[1]!))) return fail();
     return done(valueOf(m[1]!) * MM_PER_FOOT + inch * MM_PER_INCH);
   }
-  if (bare === "ft" && (m = FEET_DASH_INCHES.exec(t)))
+  // 3-5/8" is a number of inches with a fraction; without the mark it could be feet as well
+  const dashed = WHOLE_DASH_FRACTION.exec(t);
+  if (dashed && bare === "ft" && !dashed[3])
+    return fail(`, which could be ${dashed[1]} ${dashed[2]} inches or ${dashed[1]} feet and ${dashed[2]} inch`);
+  if (!dashed && bare === "ft" && (m = FEET_DASH_INCHES.exec(t)))
     return done(Number(m[1]) * MM_PER_FOOT + valueOf(m[2]!) * MM_PER_INCH);
   m = WITH_UNIT.exec(t);
   if (m) return done(valueOf(m[1]!) * PER[m[2] ?? bare]!);

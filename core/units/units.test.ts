@@ -73,6 +73,23 @@ describe("typed lengths", () => {
 
 describe("scales", () => {
   // NMRA Standard S-1.2 and NEM 010: mm to the foot
+  it.each(["ft", "in", "mm", "m"] as const)(
+    "a dash before a fraction with an inch mark is inches, where %s are usual",
+    (bare) => {
+      for (const text of ['3-5/8"', "3-5/8 in", "3 - 5/8 inches", "3‑5⁄8″"])
+        expect([text, parseLength(text, bare)]).toEqual([
+          text,
+          { ok: true, mm: expect.closeTo(3.625 * 25.4, 9) as number },
+        ]);
+      expect(parseLength(`14-6"`, bare)).toEqual(bare === "ft" ? { ok: true, mm: expect.closeTo(174 * 25.4, 9) as number } : expect.objectContaining({ ok: false })); // prettier-ignore
+    },
+  );
+  it("a dash before a fraction alone is asked about where feet are usual, and inches where inches are", () => {
+    expect(parseLength("2-1/2", "ft")).toEqual({ ok: false, error: expect.stringMatching(/^Read “2-1\/2”, which could be 2 1\/2 inches or 2 feet and 1\/2 inch; write/) as string }); // prettier-ignore
+    expect(parseLength("2-1/2", "in")).toEqual({ ok: true, mm: 63.5 });
+    expect(parseLength("2'-1/2", "ft")).toEqual({ ok: true, mm: expect.closeTo(24.5 * 25.4, 9) as number });
+    expect(parseLength("14-6 1/2", "ft")).toEqual({ ok: true, mm: expect.closeTo(174.5 * 25.4, 9) as number });
+  });
   it.each([
     ["Z", 1.385],
     ["N", 1.905],

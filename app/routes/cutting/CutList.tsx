@@ -14,7 +14,7 @@ import { flushSync } from "react-dom";
 import type { Piece } from "core/frame";
 import { bothEnds, serves, whereWords } from "core/job";
 import { hull } from "core/geometry";
-import { isStyrene } from "~/board/Ticket";
+import { isStyrene } from "core/lumber";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";

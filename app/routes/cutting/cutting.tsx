@@ -2,7 +2,8 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { PAPERS, type PagePlan, type PaperId } from "core/drawing";
 import type * as Lists from "core/lists";
-import { isStyrene, Ticket } from "~/board/Ticket";
+import { isStyrene } from "core/lumber";
+import { Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
 import { usePaper } from "~/job/usePaper";
 import { usePlan } from "~/job/usePlan";
@@ -25,7 +26,7 @@ export default function Cutting() {
     (mm: number): readonly string[] =>
       mm >= 0 && mm <= most
         ? job.edit(label, (d) => void (d.cutting[what] = mm))
-        : [`Read ${M(mm, 2)}; it may be from 0 to ${most} mm.`];
+        : [`Read ${M(mm, 2)}; it may be from 0 to ${M(most)}.`];
   const planned = plan.plans.flatMap((p) => (p ? [p.plan] : []));
   const [paper, setPaper] = usePaper();
   const today = (): string => new Date().toISOString().slice(0, 10);

@@ -1,20 +1,26 @@
+import { Busy, formOf, Queue, TooLarge } from "~/data/body.server";
+import { faultWords } from "~/data/faults.server";
 import { addLines, addPicture, MAX_BYTES } from "~/data/pictures.server";
 import type { Route } from "./+types/upload";
 
+/** A picture is read whole: one after another, and not too many that wait. */
+const uploads = new Queue(8);
+
 /** Takes in one picture, or the lines of a vector drawing. What it is, its bytes say; the answer is a picture, lines or a sentence. */
 export async function action({ request }: Route.ActionArgs) {
+  const refuse = (sentence: string, status = 200): Response => Response.json({ ok: false, sentence }, { status });
   try {
-    if (Number(request.headers.get("content-length") ?? 0) > MAX_BYTES + 1e6)
-      throw new Error(
-        `The file has ${Math.round(Number(request.headers.get("content-length")) / 1048576)} MB; ${Math.round(MAX_BYTES / 1048576)} MB is the most.`,
-      );
-    const file = (await request.formData()).get("file");
-    if (!(file instanceof File)) throw new Error("No file came with the upload. Upload a PNG, JPEG or WebP picture.");
-    const bytes = Buffer.from(await file.arrayBuffer());
-    if (bytes[0] === "{".charCodeAt(0)) return Response.json({ ok: true, lines: addLines(bytes) });
-    const picture = await addPicture(bytes, file.name.slice(0, 80));
-    return Response.json({ ok: true, picture });
+    return await uploads.run(async () => {
+      const file = (await formOf(request, MAX_BYTES + 1e6)).get("file");
+      if (!(file instanceof File)) return refuse("No file came with the upload. Upload a PNG, JPEG or WebP picture.");
+      const bytes = Buffer.from(await file.arrayBuffer());
+      if (bytes[0] === "{".charCodeAt(0)) return Response.json({ ok: true, lines: addLines(bytes) });
+      return Response.json({ ok: true, picture: await addPicture(bytes, file.name.slice(0, 80)) });
+    });
   } catch (e) {
-    return Response.json({ ok: false, sentence: (e as Error).message });
+    if (e instanceof Busy) return refuse(e.message, 503);
+    if (e instanceof TooLarge) return refuse(e.message, 413);
+    const fault = faultWords(e);
+    return fault ? refuse(fault, 503) : refuse((e as Error).message);
   }
 }

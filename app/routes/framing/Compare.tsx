@@ -4,7 +4,7 @@ import { boundsOfShown, elevation, VIEWS, type Shown } from "core/drawing";
 import { designVariant, type StructureDoc } from "core/job";
 import { kindOf } from "core/structures";
 import { printNumber, tellIn } from "core/units";
-import { startFramer } from "~/job/useFindings";
+import { startChecker } from "~/job/framer";
 import { useJob } from "~/job/JobContext";
 import { TextField } from "~/ui/Fields";
 
@@ -26,7 +26,7 @@ export default function Compare({ structure: s, close }: { structure: StructureD
   useEffect(() => {
     let waiting = true;
     setFigures(undefined);
-    void startFramer()
+    void startChecker()
       .compare(job.doc, s.id)
       .then((c) => waiting && setFigures(c));
     return () => {

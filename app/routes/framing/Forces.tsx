@@ -16,7 +16,7 @@ const words = (m: string): string =>
 
 /** Forces in a list, why a member is a rod or a timber, how the model's span stands under a train, and the width that a curve asks for. */
 export default function ForcesPanel({ design }: { design: StructureDesign }) {
-  const own = useForces(design);
+  const own = useForces(design, design.fault);
   const job = useJob();
   const { M } = useUnits();
   const [curve, setCurve] = useState({ radius: 762, car: 0, trucks: 0 });

@@ -19,12 +19,13 @@ import { useUnits } from "~/job/units";
 /** The trestle's layout, for what stands on its side elevation; undefined for other kinds and broken values. */
 export function useTrestle(
   design: StructureDesign | undefined,
+  fault: string | undefined,
 ): { readonly layout: TrestleLayout; readonly values: TrestleValues } | undefined {
   return useMemo(() => {
-    if (design?.kind.id !== "trestle" || design.fault) return undefined;
+    if (design?.kind.id !== "trestle" || fault) return undefined;
     const values = design.variant.params as unknown as TrestleValues;
     return { layout: trestleLayout(values, design.context), values };
-  }, [design]);
+  }, [design, fault]);
 }
 
 /** The ground under a trestle on its side elevation: as it was given, or as it has to be built up to the bents. */

@@ -1,26 +1,20 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { ChevronDownIcon } from "@heroicons/react/20/solid";
 import type { View } from "core/drawing";
-import type { Resolved } from "core/frame";
-import type { StructureDesign } from "core/job";
-import { isCladding } from "core/structures";
 import { useMemo } from "react";
+import type { Looked } from "./useLook";
 
 type Build = ReturnType<typeof useBuilds>[number];
 
 /** What of a structure is put together by itself, as views: only those that have sticks. */
-export function useBuilds(design: StructureDesign | undefined) {
+export function useBuilds(looked: Looked | undefined) {
   return useMemo(() => {
-    if (!design || design.fault || !design.kind.builds) return [];
-    return design.kind
-      .builds(design.variant.params, design.context)
-      .filter((b) => design.resolved.sticks.some(b.has))
-      .map((b) => ({ ...b, id: b.id as View["id"] }));
-  }, [design]);
+    if (!looked || looked.look.fault) return [];
+    const { design, look } = looked;
+    const all = design.kind.builds?.(design.variant.params, design.context) ?? [];
+    return all.filter((b) => look.builds.includes(b.id)).map((b) => ({ ...b, id: b.id as View["id"] }));
+  }, [looked]);
 }
-/** The sticks of one part, or all; without what covers the frame where that is asked for. */
-export const partOf = (sticks: readonly Resolved[], build: Build | undefined, bare: boolean): readonly Resolved[] =>
-  build ? sticks.filter(build.has) : bare ? sticks.filter((s) => !isCladding(s)) : sticks;
 
 /** Which part of a structure the board shows. */
 export function PartMenu({

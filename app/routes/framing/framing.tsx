@@ -2,8 +2,8 @@ import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { ChevronDownIcon } from "@heroicons/react/20/solid";
 import { lazy, Suspense, useMemo, useState } from "react";
 import { toast } from "sonner";
-import { boundsOfShown, elevation, VIEWS, type View } from "core/drawing";
-import { scaleOfDrawing } from "core/job";
+import { boundsOfShown, type Seen, type View } from "core/drawing";
+import { scaleOfDrawing, sticksOf } from "core/job";
 import { fromPixel } from "core/prototype";
 import { kindOf, paramAt, printParam, type Dimension } from "core/structures";
 import { model, printMm, printModel, tellIn } from "core/units";
@@ -14,8 +14,9 @@ import { ParamsPanel } from "~/board/ParamsPanel";
 import { PictureTiles } from "~/board/PictureTiles";
 import { Rule } from "~/board/Rule";
 import { ROLE_LEGEND, Sticks } from "~/board/Sticks";
-import { isStyrene, Ticket } from "~/board/Ticket";
+import { Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
+import { useTicket } from "~/job/useTicket";
 import { Figure, useUnits } from "~/job/units";
 import { Changes } from "~/ui/Changes";
 import { Findings } from "~/ui/Findings";
@@ -31,8 +32,8 @@ import { VariantBar } from "./VariantBar";
 import { PAINT_FROM, SticksCanvas, sticksUnder } from "~/board/SticksCanvas";
 import { forceTint, useForces } from "./useForces";
 import { GroundHandles, GroundLine, groundLine, useGroundTool, useTrestle } from "./Ground";
-import { PartMenu, partOf, useBuilds } from "./PartMenu";
-import { usePieces } from "./usePieces";
+import { PartMenu, useBuilds } from "./PartMenu";
+import { useLook } from "./useLook";
 import { useUnseen } from "./useUnseen";
 
 const Space = lazy(() => import("./space/Space"));
@@ -40,6 +41,7 @@ const ForcesPanel = lazy(() => import("./Forces"));
 const Compare = lazy(() => import("./Compare"));
 
 /** What the board is fitted to while nothing is framed. */
+const NO_STICKS: readonly Seen[] = [];
 const NOTHING = { min: [-30, -60], max: [30, 0] } as const;
 const PADDING = [118, 96, 130, 104] as const;
 
@@ -56,31 +58,33 @@ export default function Framing() {
   const [cursor, setCursor] = useState<readonly [number, number]>();
   const [board, setBoard] = useState<BoardView>();
   const [said, setSaid] = useState("");
-  const design = job.design.structures[Math.min(which, job.design.structures.length - 1)];
-  const unseen = useUnseen(design);
-  const home = design?.kind.home ?? "front";
-  const wanted = picked && picked.structure === design?.structure.id ? picked.view : home;
-  const inSpace = wanted === "space";
-  const view = inSpace ? home : wanted;
-  const builds = useBuilds(design);
-  const build = builds.find((b) => b.id === part?.build && part.structure === design?.structure.id);
-  const shown = useMemo(
-    () => (design ? elevation(partOf(design.resolved.sticks, build, bare), build ?? VIEWS[view]) : []),
-    [design, view, build, bare],
+  const wanted = job.design.structures[Math.min(which, job.design.structures.length - 1)];
+  const wantedView = picked && picked.structure === wanted?.structure.id ? picked.view : (wanted?.kind.home ?? "front");
+  const inSpace = wantedView === "space";
+  const { looked, fresh } = useLook(
+    wanted,
+    inSpace ? wanted!.kind.home : wantedView,
+    part?.structure === wanted?.structure.id ? part?.build : undefined,
+    bare,
   );
+  // all that stands on the board is of the design that its picture is of
+  const design = looked?.design;
+  const fault = looked?.look.fault;
+  const shown = looked?.look.shown ?? NO_STICKS;
+  const view = looked?.at.view ?? "front";
+  const home = design?.kind.home ?? "front";
+  const unseen = useUnseen(wanted);
+  const builds = useBuilds(looked);
+  const build = builds.find((b) => b.id === looked?.at.build);
   const large = shown.length > PAINT_FROM;
-  const trestle = useTrestle(design);
-  const forces = useForces(design);
+  const trestle = useTrestle(design, fault);
+  const forces = useForces(design, fault);
   const ground = useGroundTool(design?.structure.id, trestle);
-  const pieces = usePieces(job.design);
+  const ticket = useTicket();
   const bounds = useMemo(() => boundsOfShown(shown) ?? NOTHING, [shown]);
   const dims = useMemo(
-    () => (design && !design.fault ? design.kind.dimensions(design.variant.params, design.context) : []),
-    [design],
-  );
-  const styrene = useMemo(
-    () => new Set(design?.resolved.sticks.filter((s) => isStyrene(s.stock)).map((s) => s.id)),
-    [design],
+    () => (design && !fault ? design.kind.dimensions(design.variant.params, design.context) : []),
+    [design, fault],
   );
   const hidden = useMemo(() => {
     // only of a single frame is what lies behind it drawn dashed
@@ -95,7 +99,7 @@ export default function Framing() {
   const under = drawing?.under.find((u) => u.structure === structureId && u.view === view);
   const sheetScale = drawing && scaleOfDrawing(drawing);
   const lines = useLines(drawing?.lines?.hash);
-  if (!design) return <FramingStart />;
+  if (!design || !wanted) return <FramingStart />;
   if (comparing && design.structure.variants.length > 1)
     return (
       <Suspense fallback={<p className="p-8 text-ink-2">Setting them side by side …</p>}>
@@ -103,7 +107,7 @@ export default function Framing() {
       </Suspense>
     );
 
-  const s = design.structure;
+  const s = wanted.structure;
   const placed = job.findings.filter((f) => f.structure === s.id && f.at && f.aside === undefined);
   const tell = (said: string): void => {
     const words = tellIn(said, job.doc.brief.units);
@@ -124,20 +128,22 @@ export default function Framing() {
   const seenDims = dims.filter((d) => (d.view ?? home) === view);
   const line2 = trestle && view === "side" ? groundLine(trestle, job.design.scale.ratio) : [];
   const tint = show.forces && forces?.f.ok ? forceTint(forces.f) : undefined;
-  const count = pieces.filter((p) => p.sticks.some((x) => x.startsWith(`${s.id}/`)));
-  const selected = job.selected ? pieces.find((p) => p.sticks.includes(job.selected!)) : undefined;
+  const marks = job.marks(s.id);
+  const selected = ticket?.piece;
   const line: [string, string] = selected
     ? [
         `${P(selected.shape.overall / unit)} ${selected.role} ${selected.mark}, tip to tip`,
-        `${M(selected.shape.overall, 2)} · ${otherModel(selected.shape.overall)} on the model`,
+        `${onModel(selected.shape.overall)} on the model`,
       ]
     : [
         `${P(height)} ${design.kind.id === "traced" ? "overall, up" : design.kind.id === "snowshed" ? "from mudsill to peak" : design.kind.id === "truss" ? "span" : design.kind.id === "trestle" ? "high at the tallest bent" : design.kind.id === "building" ? (overall?.id === "height" ? "from floor to peak" : "high walls") : "top of cap to foot of sill"}`,
-        `${M(height * unit, 2)} · ${otherModel(height * unit)} on the model`,
+        `${onModel(height * unit)} on the model`,
       ];
-  function otherModel(mm: number): string {
-    const u = job.doc.brief.units.model;
-    return u === "mm" ? printModel(model(mm), "64ths") : printMm(model(mm), 2);
+  /** In the unit of the job, and beside it in the other that people measure with; a metric job has one. */
+  function onModel(mm: number): string {
+    const u = job.doc.brief.units;
+    if (u.prototype === "m" && u.model === "mm") return M(mm, 2);
+    return `${M(mm, 2)} · ${u.model === "mm" ? printModel(model(mm), "64ths") : printMm(model(mm), 2)}`;
   }
 
   return (
@@ -148,10 +154,9 @@ export default function Framing() {
             <Suspense fallback={<p className="m-auto text-ink-2">Setting it up in space …</p>}>
               <Space
                 name={s.name}
-                sticks={partOf(design.resolved.sticks, undefined, bare)}
+                sticks={sticksOf(design.resolved.sticks, undefined, bare)}
                 selected={job.selected}
                 select={job.select}
-                isStyrene={isStyrene}
               />
             </Suspense>
           ) : (
@@ -163,9 +168,7 @@ export default function Framing() {
               onView={setBoard}
               unitMm={1}
               underlay={(v) =>
-                large && (
-                  <SticksCanvas shown={shown} view={v} selected={job.selected} styrene={styrene} roles={show.roles} />
-                )
+                large && <SticksCanvas shown={shown} view={v} selected={job.selected} roles={show.roles} />
               }
               {...(large ? { hit: (p: readonly [number, number]) => sticksUnder(shown, p) } : {})}
               {...(ground.draws ? { cursor: "crosshair" } : {})}
@@ -199,8 +202,9 @@ export default function Framing() {
                     {design.kind.describe(design.variant.params)}
                   </span>
                   <span className="head px-2.5 py-0.5">
-                    {design.resolved.sticks.length} pieces · {count.length} marks
+                    {looked.look.sticks} pieces{marks !== undefined && ` · ${marks} marks`}
                     {unseen > 0 && ` · ${unseen} left out, unseen`}
+                    {!fresh && <span className="late"> · framing …</span>}
                   </span>
                 </p>
               }
@@ -237,7 +241,6 @@ export default function Framing() {
                       <Sticks
                         shown={shown}
                         selected={job.selected}
-                        styrene={styrene}
                         hidden={hidden}
                         roles={show.roles}
                         ghost={!!under && under.opacity > 0}
@@ -272,12 +275,12 @@ export default function Framing() {
               {(["front", "side", "plan", "space"] as const).map((id) => (
                 <button
                   key={id}
-                  aria-pressed={wanted === id && !build}
+                  aria-pressed={wantedView === id && !build}
                   onClick={() => {
                     setPart(undefined);
                     setView({ structure: s.id, view: id });
                   }}
-                  className={`head min-h-[30px] text-[17px] ${wanted === id && !build ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+                  className={`head min-h-[30px] text-[17px] ${wantedView === id && !build ? "border-b-2 border-vermilion" : "text-ink-2"}`}
                 >
                   {
                     {

@@ -1,24 +1,27 @@
-import { useEffect, useState } from "react";
+import { useMemo } from "react";
 import type { StructureDesign } from "core/job";
+import { useJob } from "~/job/JobContext";
+import { startChecker } from "~/job/framer";
+import { useAnswer } from "~/job/useAnswer";
 
-/** How many sticks are left out as unseen, counted when the hand rests: it frames the structure once more. 0 while it is not known. */
+/** A pause after the last edit before it is counted, ms. */
+const PAUSE = 400;
+
+/** How many sticks are left out as unseen, counted in the worker when the hand rests: it frames the structure once more. 0 while it is not known. */
 export function useUnseen(design: StructureDesign | undefined): number {
-  const [known, setKnown] = useState<{ params: unknown; context: unknown; count: number }>();
-  const params = design?.variant.params;
-  const context = design?.context;
-  const kind = design?.kind;
-  const fault = design?.fault !== undefined;
-  useEffect(() => {
-    if (!kind?.unseen || !params || !context || fault) return;
-    const timer = setTimeout(() => {
-      try {
-        setKnown({ params, context, count: kind.unseen!(params, context) });
-      } catch {
-        // with everything in view it may not go together: then there is nothing to count against
-        setKnown(undefined);
-      }
-    }, 400);
-    return () => clearTimeout(timer);
-  }, [kind, params, context, fault]);
-  return known && known.params === params ? known.count : 0;
+  const { ask } = useJob();
+  const id = design?.kind.unseen ? design.structure.id : undefined;
+  const request = useMemo(
+    // with everything in view it may not go together: then there is nothing to count against
+    () =>
+      id === undefined
+        ? undefined
+        : () =>
+            startChecker()
+              .unseen(ask, id)
+              .catch(() => 0),
+    [ask, id],
+  );
+  const { answer, fresh } = useAnswer<number>(request, PAUSE);
+  return id !== undefined && fresh ? (answer ?? 0) : 0;
 }

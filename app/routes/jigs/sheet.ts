@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { PAPERS, type PaperId } from "core/drawing";
 import { jigDxf, jigPdf, jigSheets, jigSvg } from "core/jigs";
+import { isDay } from "core/units";
 import { readDesign } from "~/data/jobs.server";
 import type { Route } from "./+types/sheet";
 
@@ -17,12 +18,16 @@ export async function loader({ params, request }: Route.LoaderArgs) {
   if (!design || !Object.hasOwn(TYPES, ending)) return gone("There is no such sheet.");
   const query = new URL(request.url).searchParams;
   const asked = query.get("date") ?? "";
-  const date = /^\d{4}-\d\d-\d\d$/.test(asked) ? asked : new Date().toISOString().slice(0, 10);
+  const date = asked === "" ? new Date().toISOString().slice(0, 10) : asked;
+  if (!isDay(date)) return new Response(`“${date.slice(0, 40)}” is no day; write it as 2026-05-31.`, { status: 400 });
   const paper = (query.get("paper") ?? "A4") as PaperId;
   if (!Object.hasOwn(PAPERS, paper))
     return gone(`Paper “${paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
   const all = jigSheets(design, date);
-  const wanted = query.get("sheets")?.split(",").map(Number);
+  const wanted = query
+    .get("sheets")
+    ?.split(",")
+    .map((n) => (/^\d{1,4}$/.test(n) ? Number(n) : -1));
   const sheets = wanted ? wanted.flatMap((n) => all[n] ?? []) : all;
   if (all.length === 0) return gone("Nothing is framed yet, so there is no jig.");
   if (sheets.length === 0) return gone("None of the sheets asked for is there any more; choose them again.");
@@ -35,6 +40,7 @@ export async function loader({ params, request }: Route.LoaderArgs) {
         "x-content-type-options": "nosniff",
       },
     });
+  if (ending === "pdf" && name !== "jigs") return gone("All sheets are in jigs.pdf.");
   if (ending === "pdf") {
     const fonts = {
       label: font("@fontsource/barlow-condensed/files/barlow-condensed-latin-600-normal.woff"),

@@ -1,6 +1,7 @@
 import { IsInt, IsString, MaxLength, Min, validateSync } from "class-validator";
 import { plainToInstance } from "class-transformer";
 import { THUMBNAIL } from "core/drawing";
+import { jsonOf } from "~/data/body.server";
 import { keepPicture, pictureOf } from "~/data/shelf.server";
 import type { Route } from "./+types/card";
 
@@ -31,7 +32,7 @@ export function loader({ params }: Route.LoaderArgs) {
 
 /** Takes the picture that a browser drew of a revision. */
 export async function action({ request, params }: Route.ActionArgs) {
-  const body = plainToInstance(PictureDoc, (await request.json().catch(() => ({}))) as object);
+  const body = plainToInstance(PictureDoc, ((await jsonOf(request, 200_000).catch(() => undefined)) ?? {}) as object);
   if (!(body instanceof PictureDoc) || validateSync(body, { whitelist: true, forbidNonWhitelisted: true }).length > 0)
     return Response.json(
       { ok: false, sentence: "A picture is an SVG path and the revision it shows." },

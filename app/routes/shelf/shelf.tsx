@@ -1,7 +1,9 @@
 import { useEffect, useRef } from "react";
-import { Form, Link, redirect, useFetcher, useNavigation, useSearchParams, useSubmit } from "react-router";
+import { data, Form, Link, redirect, useFetcher, useNavigation, useSearchParams, useSubmit } from "react-router";
 import { toast } from "sonner";
 import { clearDeleted, createJob, deleteJob, duplicateJob, importJob, restoreJob, rowOf } from "~/data/jobs.server";
+import { Busy, formOf, Queue, TooLarge } from "~/data/body.server";
+import { faultWords } from "~/data/faults.server";
 import { keepEntry } from "~/data/keep.server";
 import { listCards, moveToFolder } from "~/data/shelf.server";
 import { StageLine } from "~/ui/StageLine";
@@ -27,8 +29,24 @@ export function loader({ request }: Route.LoaderArgs) {
   };
 }
 
+/** Job files are read whole: one after another. */
+const imports = new Queue(4);
+
 export async function action({ request }: Route.ActionArgs) {
-  const form = await request.formData();
+  try {
+    // a file is told by its kind of form; all else is a few words
+    const file = /^multipart/i.test(request.headers.get("content-type") ?? "");
+    return file
+      ? await imports.run(async () => act(await formOf(request, MAX_JOB_MB * 1048576 + 1e6)))
+      : await act(await formOf(request, 100_000));
+  } catch (e) {
+    if (e instanceof Response) throw e;
+    const fault = e instanceof Busy || e instanceof TooLarge ? e.message : faultWords(e);
+    if (fault === undefined) throw e;
+    return data({ sentence: fault }, { status: e instanceof TooLarge ? 413 : 503 });
+  }
+}
+async function act(form: FormData) {
   const id = String(form.get("job") ?? "");
   const name = String(form.get("name") ?? "")
     .trim()

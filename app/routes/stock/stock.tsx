@@ -20,6 +20,7 @@ export default function Stock() {
   const sizes = [...design.stock.keys()];
   const picked = search.get("size") && sizes.includes(search.get("size")!) ? search.get("size")! : sizes[0];
   const { P, M } = useUnits();
+  const off = (mm: number): string => `${mm > 0 ? "+" : mm < 0 ? "−" : ""}${M(Math.abs(mm), 2)}`;
   const open = sizes.filter((n) => !doc.stock.choices[n]);
   const takeAll = (): void =>
     void job.edit("Take the stock as proposed", (d) => {
@@ -134,7 +135,7 @@ export default function Stock() {
                         {M(m.section.thickness, 2)}
                         <br />× {M(m.section.width, 2)}
                       </td>
-                      {cell(`${signed(e.thickness.model, 2)} mm`, `${signed(e.width.model, 2)} mm`)}
+                      {cell(off(e.thickness.model), off(e.width.model))}
                       {cell(
                         `${e.thickness.prototype > 0 ? "+" : ""}${P(e.thickness.prototype)}`,
                         `${e.width.prototype > 0 ? "+" : ""}${P(e.width.prototype)}`,

@@ -1,5 +1,5 @@
 import { axesOf, fromLocal, sectionBox, type Member } from "../../frame";
-import { distance, type Vec3 } from "../../geometry";
+import { distance, dot, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import { rootOf, type BuildingLayout, type Part, type Wall } from "./layout";
 import { alongWall } from "./slopes";
@@ -21,8 +21,8 @@ export function behindOf(b: Builder, l: BuildingLayout, part: Part, w: Wall): Be
   return b.members.flatMap((m): Behind[] => {
     const others =
       (m.id.startsWith(main) && /rafter|jack|rim|end joist|sill beam|plank/.test(m.role)) ||
-      (/^(stud|post|corner post|sill|sole plate|top plate)$/.test(m.role) && beside.some((x) => m.id.startsWith(x)));
-    if (!(m.id.startsWith(own) || others) || /casing|board|corner block|coping|water table/.test(m.role)) return [];
+      (beside.some((x) => m.id.startsWith(x)) && /^(stud|post|corner post|sill|sole plate|top plate)$/.test(m.role));
+    if (!(others || m.id.startsWith(own)) || /casing|board|corner block|coping|water table/.test(m.role)) return [];
     if (m.body.shape !== "straight" && m.body.shape !== "panel") return [];
     const box = wallBox(w, m.body);
     // flush with the outside of the framing
@@ -41,18 +41,18 @@ function wallBox(
   const x = axesOf(body);
   const { size, centre } = sectionBox(body);
   const us = body.shape === "panel" ? body.outline.map((p) => p[0]) : [0, distance(body.a, body.b)];
-  const points = [Math.min(...us), Math.max(...us)].flatMap((u) =>
-    [-1, 1].flatMap((v) =>
-      [-1, 1].map((k) => fromLocal(x, [u, centre[0] + (v * size[0]) / 2, centre[1] + (k * size[1]) / 2])),
-    ),
-  );
-  const range = (f: (p: Vec3) => number): readonly [number, number] => {
-    const all = points.map(f);
-    return [Math.min(...all), Math.max(...all)];
+  const [low, high] = [Math.min(...us), Math.max(...us)];
+  const middle = fromLocal(x, [(low + high) / 2, centre[0], centre[1]]);
+  const half = [(high - low) / 2, size[0] / 2, size[1] / 2] as const;
+  // half of a box along a direction: what its three half edges reach in it
+  const range = (at: number, d: Vec3): readonly [number, number] => {
+    const reach = half[0] * Math.abs(dot(x.u, d)) + half[1] * Math.abs(dot(x.v, d)) + half[2] * Math.abs(dot(x.w, d));
+    return [at - reach, at + reach];
   };
+  const inward: Vec3 = [-w.n[0], -w.n[1], 0];
   return {
-    s: range((p) => alongWall(w, p)),
-    inward: range((p) => (w.origin[0] - p[0]) * w.n[0] + (w.origin[1] - p[1]) * w.n[1]),
-    z: range((p) => p[2]),
+    s: range(alongWall(w, middle), [w.e[0], w.e[1], 0]),
+    inward: range((w.origin[0] - middle[0]) * w.n[0] + (w.origin[1] - middle[1]) * w.n[1], inward),
+    z: range(middle[2], [0, 0, 1]),
   };
 }

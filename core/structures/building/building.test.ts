@@ -267,6 +267,13 @@ describe("what cannot be, and what is unusual", () => {
 });
 
 describe("stairs", () => {
+  it("down a hill steeper than they are end in a sentence at once, not in millions of treads", () => {
+    const row = { side: "back", at: feet(6), width: feet(3), level: 0, out: 0, riser: inches(3), tread: inches(24), rail: false } as const; // prettier-ignore
+    const v = values({ stairs: [row], groundDepth: feet(2), groundBack: 40, foundation: "posts" });
+    const start = performance.now();
+    expect(() => buildingFrame(v, ctx)).toThrow(/^Stair on the back: the ground falls away faster than its treads go down, so its foot stands nowhere/); // prettier-ignore
+    expect(performance.now() - start).toBeLessThan(5000);
+  });
   it("land exactly: the last tread is a riser under the level, its stringers end at the landing", () => {
     const row = {
       side: "front",

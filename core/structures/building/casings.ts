@@ -9,6 +9,8 @@ export function casings(b: Builder, l: BuildingLayout, w: Wall): void {
   const { t } = l;
   const root = rootOf(l, w.name);
   const c = t.casing;
+  const sheetId = `${root}/sheet`;
+  const sheet = b.members.find((m) => m.id === sheetId);
   for (const g of w.gaps) {
     const put = (name: string, a: Vec3, d: Vec3, up: Vec3): string =>
       b.stick({
@@ -35,10 +37,10 @@ export function casings(b: Builder, l: BuildingLayout, w: Wall): void {
     const head = put("head", at(g.from - c.v, g.head + c.v / 2), at(g.to + c.v, g.head + c.v / 2), [0, 0, 1]);
     const all = [...sides, head];
     if (!g.door) all.push(put("sill", at(g.from - c.v, g.sill - c.v / 2), at(g.to + c.v, g.sill - c.v / 2), [0, 0, 1]));
+    const own = `${root}/${g.name}/`;
     const behind = b.members.filter(
-      (m) => m.id.startsWith(`${root}/${g.name}/`) && /king|jack|opening post|header|window sill|^stud$/.test(m.role),
+      (m) => m.id.startsWith(own) && /king|jack|opening post|header|window sill|^stud$/.test(m.role),
     );
-    const sheet = b.members.find((m) => m.id === `${root}/sheet`);
     for (const id of all)
       for (const m of sheet ? [sheet] : behind) b.join(touching(id, m.id, /left|right/.test(id) ? "+w" : "-w", "+v"));
   }

@@ -199,20 +199,15 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
             contact: "gap",
             faces: holePlanes(b, l, f.slope, h),
           });
-      const inner = (u: Under): boolean =>
-        u.x > Math.max(leftAt(f, i0), leftAt(f, i1), start) - half &&
-        u.x < Math.min(rightAt(f, i0), rightAt(f, i1), end) + half;
-      const usable = own.filter(inner);
+      const first = Math.max(leftAt(f, i0), leftAt(f, i1), start) - half;
+      const last = Math.min(rightAt(f, i0), rightAt(f, i1), end) + half;
+      const usable = own.filter((u) => u.x > first && u.x < last);
       // the last strip may lie between the rafters' ends and the ridge, which they are shortened for
       const onRidge = f.to - i0 < t.ridge.w && ripped && ridged;
       if (onRidge) {
         const prefix = `${rootOf(l, part.name)}/roof/`;
-        for (const m of b.members.filter(
-          (x) =>
-            x.id === `${prefix}ridge` ||
-            x.id === `${prefix}ledger` ||
-            (x.id.startsWith(`${root}/board/${i}-`) && i > 0),
-        ))
+        const [ridge, ledger, row] = [`${prefix}ridge`, `${prefix}ledger`, `${root}/board/${i}-`];
+        for (const m of b.members.filter((x) => x.id === ridge || x.id === ledger || (i > 0 && x.id.startsWith(row))))
           b.join(touching(id, m.id, "-v", "+v"));
         const crossed = own.filter((u) => u.x > start - half && u.x < end + half);
         for (const u of new Set([crossed[0], crossed[crossed.length - 1]]))
@@ -238,10 +233,10 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       // near a peak the commons end before their lines do
       if (usable.length === 0 || (part.roof === "hip" && i1 > f.to - t.rafter.w - NEAR)) {
         // a short board at a hip lies on nothing but the hip
-        for (const m of b.members.filter((x) => x.id.startsWith(`${root}/board/${i}-`)))
-          b.join(touching(id, m.id, "-v", "+v"));
+        const [row, roof] = [`${root}/board/${i}-`, `${rootOf(l, part.name)}/roof/`];
+        for (const m of b.members.filter((x) => x.id.startsWith(row))) b.join(touching(id, m.id, "-v", "+v"));
         const hip = b.members.filter(
-          (m) => m.id.startsWith(`${rootOf(l, part.name)}/roof/`) && /hip|valley rafter|ridge|jack|common/.test(m.role),
+          (m) => m.id.startsWith(roof) && /hip|valley rafter|ridge|jack|common/.test(m.role),
         );
         hip.forEach((m) => b.join(touching(id, m.id, "-w", "+v")));
       }

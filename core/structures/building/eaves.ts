@@ -38,11 +38,12 @@ export function fascias(b: Builder, l: BuildingLayout, part: Part, interrupted: 
       });
       // every tail ends on it
       const prefix = `${root}/roof/${side}/`;
+      const tails = new Set(b.joints.flatMap((j) => (j.id.endsWith("/tail") ? [j.id] : [])));
       const [lo, hi] = [Math.min(a, c), Math.max(a, c)];
       for (const m of b.members.filter(
         (x) => x.id.startsWith(prefix) && /rafter|jack/.test(x.role) && x.body.shape === "straight",
       )) {
-        if (!b.joints.some((j) => j.id === `${m.id}/tail`)) continue;
+        if (!tails.has(`${m.id}/tail`)) continue;
         const place = m.body.shape === "straight" ? alongOfPoint(side, m.body.a, local) : 0;
         if (place > lo && place < hi)
           b.join({ kind: "bearing", id: `${m.id}>fascia`, a: m.id, b: f, aFace: "end0", bFace: "-w", contact: "line" });

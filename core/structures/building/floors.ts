@@ -53,11 +53,11 @@ export function solesOnFloor(b: Builder, l: BuildingLayout): void {
   if (l.v.floor !== "under") return;
   for (const part of l.parts)
     for (const w of part === l.main ? [...part.walls, ...l.partitions] : part.walls) {
-      const planks = b.members.filter(
-        (m) => m.id.startsWith(`${rootOf(l, part.name)}/floor/plank/`) && m.body.shape === "straight",
-      );
-      const sheet = b.members.find((m) => m.id === `${rootOf(l, part.name)}/floor/sheet`);
-      for (const sole of b.members.filter((m) => m.id.startsWith(`${rootOf(l, w.name)}/sole/`))) {
+      const [plank, sheetId] = [`${rootOf(l, part.name)}/floor/plank/`, `${rootOf(l, part.name)}/floor/sheet`];
+      const planks = b.members.filter((m) => m.id.startsWith(plank) && m.body.shape === "straight");
+      const sheet = b.members.find((m) => m.id === sheetId);
+      const soles = `${rootOf(l, w.name)}/sole/`;
+      for (const sole of b.members.filter((m) => m.id.startsWith(soles))) {
         if (sheet) {
           b.join({
             kind: "bearing",

@@ -81,11 +81,13 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
     }
   }
   // partitions end against the inside of the front and back walls
-  const ends = ["front", "back"].map((n) =>
-    b.members.filter((m) => new RegExp(`^${rootOf(l, n)}/(sole|plate)/`).test(m.id)),
-  );
+  const platesOf = (wall: string) => {
+    const [sole, plate] = [`${rootOf(l, wall)}/sole/`, `${rootOf(l, wall)}/plate/`];
+    return b.members.filter((m) => m.id.startsWith(sole) || m.id.startsWith(plate));
+  };
+  const ends = ["front", "back"].map(platesOf);
   for (const w of l.partitions)
-    for (const m of b.members.filter((x) => new RegExp(`^${rootOf(l, w.name)}/(sole|plate)/`).test(x.id)))
+    for (const m of platesOf(w.name))
       ends.forEach((list, i) => list.forEach((o) => b.join(touching(m.id, o.id, i === 0 ? "end0" : "end1", "-v"))));
 }
 const cornersOf = (b: Builder, root: string) =>

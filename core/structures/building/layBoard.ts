@@ -34,12 +34,13 @@ export interface Laid {
 /** Places one board, notches it round the holes that it runs into, and holds it to what lies behind. */
 export function lay(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind[], x: Laid): string {
   const w = f.wall;
-  const id = `${rootOf(l, w.name)}/${x.id}`;
+  const root = rootOf(l, w.name);
+  const id = `${root}/${x.id}`;
   const mid = (r: readonly [number, number]): number => (r[0] + r[1]) / 2;
   const at = (s: number, z: number): Vec3 => onWall(w, s, -x.out, z);
   b.stick({
     id,
-    assembly: rootOf(l, w.name),
+    assembly: root,
     role: x.role,
     letter: x.letter,
     timber: x.timber,
@@ -53,16 +54,17 @@ export function lay(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly
   });
   const notched = f.holes.filter((h) => overlaps(h, x.s, x.z));
   const touch = x.touch ?? x;
-  const lap = (m: readonly [number, number], r: readonly [number, number]): readonly [number, number] => [
-    Math.max(m[0], r[0]),
-    Math.min(m[1], r[1]),
-  ];
-  const hides = (h: Hole, ms: readonly [number, number], mz: readonly [number, number]): boolean =>
-    h.from < ms[0] + NEAR && h.to > ms[1] - NEAR && h.low < mz[0] + NEAR && h.high > mz[1] - NEAR;
+  const least = Math.min(LEAST, (touch.z[1] - touch.z[0]) / 2);
+  // a thousand boards ask this of hundreds of sticks each
   const shows = behind.filter((m) => {
-    const [ms, mz] = [lap(m.s, touch.s), lap(m.z, touch.z)];
-    const least = Math.min(LEAST, (touch.z[1] - touch.z[0]) / 2);
-    return ms[1] - ms[0] > LEAST && mz[1] - mz[0] > least && !notched.some((h) => hides(h, ms, mz));
+    const left = Math.max(m.s[0], touch.s[0]);
+    const right = Math.min(m.s[1], touch.s[1]);
+    if (right - left <= LEAST) return false;
+    const low = Math.max(m.z[0], touch.z[0]);
+    const high = Math.min(m.z[1], touch.z[1]);
+    const hides = (h: Hole): boolean =>
+      h.from < left + NEAR && h.to > right - NEAR && h.low < low + NEAR && h.high > high - NEAR;
+    return high - low > least && !notched.some(hides);
   });
   const firm = shows.filter((m) => !m.slants);
   const from = firm.length > 0 ? firm : shows;
@@ -84,7 +86,7 @@ export function lay(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly
   // a short piece beside a door may lie on no stud at all: the casing and the corner board hold it
   if (firm.length === 0)
     for (const m of b.members.filter(
-      (y) => y.assembly === rootOf(l, w.name) && /casing|corner board|water table|frieze/.test(y.role),
+      (y) => y.assembly === root && /casing|corner board|water table|frieze/.test(y.role),
     ))
       b.join(touching(id, m.id, "-w", "+v"));
   for (const h of notched) {

@@ -105,10 +105,10 @@ export function headOff(b: Builder, l: BuildingLayout): void {
       const lost = b.members.filter(
         (x) =>
           x.role === "collar tie" &&
+          crosses(x, s, h) &&
           b.joints.some(
             (j) => j.kind === "lap" && j.a === x.id && [m.id, upper, before.m.id, after.m.id].includes(j.b),
-          ) &&
-          crosses(x, s, h),
+          ),
       );
       for (const x of lost) {
         b.members.splice(b.members.indexOf(x), 1);

@@ -11,6 +11,9 @@ import { move, placed, quartersOf, type Local } from "./place";
 import { wallNamed } from "./platform";
 import { buttJoint, touching } from "./wallKit";
 
+/** No flight goes on for as long as this: at 7 in a riser it is 87 ft high. */
+const MOST_RISERS = 150;
+
 /** What a stair of a row comes to: its flight in prototype mm and where its foot stands. Errors: ground at or over the level it leads to. */
 export function stairOf(l: BuildingLayout, row: BuildingLayout["v"]["stairs"][number]) {
   const wall = wallNamed(l, row.side);
@@ -26,6 +29,10 @@ export function stairOf(l: BuildingLayout, row: BuildingLayout["v"]["stairs"][nu
     if (top - ground < 0.3)
       throw new Error(`Stair on the ${row.side}: the ground there is not below the level it leads to.`);
     const f = flight(toPrototype(l.ctx.scale, model(top - ground)), row.tread, row.riser);
+    if (f.risers > MOST_RISERS)
+      throw new Error(
+        `Stair on the ${row.side}: the ground falls away faster than its treads go down, so its foot stands nowhere (it would take more than ${MOST_RISERS} risers). Make the treads shorter or the risers higher.`,
+      );
     ground = at(landing + l.mm(prototype(f.run)));
   }
   if (top - ground < 0.3)

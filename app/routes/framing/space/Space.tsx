@@ -1,6 +1,7 @@
 import { Canvas, useThree, type ThreeEvent } from "@react-three/fiber";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { BufferAttribute, BufferGeometry, DoubleSide, Plane, Vector3, type WebGLRenderer } from "three";
+import { isStyrene } from "core/lumber";
 import type { Resolved } from "core/frame";
 import { OrbitControls } from "three/examples/jsm/controls/OrbitControls.js";
 import { timberTexture } from "./timberTexture";
@@ -10,7 +11,6 @@ interface Props {
   readonly sticks: readonly Resolved[];
   readonly selected: string | undefined;
   readonly select: (stick: string | undefined) => void;
-  readonly isStyrene: (stock: string) => boolean;
 }
 /** One assembly as a mesh: which stick each triangle belongs to, so that a press finds it. */
 interface Part {
@@ -24,7 +24,7 @@ interface Part {
 /** z is up in a frame and y in the picture. */
 const put = (out: number[], p: readonly [number, number, number]): void => void out.push(p[0], p[2], -p[1]);
 
-function partOf(assembly: string, sticks: readonly Resolved[], white: (s: string) => boolean): Part {
+function partOf(assembly: string, sticks: readonly Resolved[]): Part {
   const [positions, uvs, colours, owners, lines]: [number[], number[], number[], string[], number[]] = [
     [],
     [],
@@ -37,14 +37,14 @@ function partOf(assembly: string, sticks: readonly Resolved[], white: (s: string
     // no two sticks have the same grain or tint
     let seed = 0;
     for (let i = 0; i < s.id.length; i++) seed = (seed * 31 + s.id.charCodeAt(i)) % 9973;
-    const tint = white(s.stock) ? 1.06 : 0.9 + (seed % 17) / 100;
+    const tint = isStyrene(s.stock) ? 1.06 : 0.9 + (seed % 17) / 100;
     const at = (p: readonly [number, number, number], d: readonly [number, number, number]): number =>
       (p[0] - origin[0]) * d[0] + (p[1] - origin[1]) * d[1] + (p[2] - origin[2]) * d[2];
     for (const part of s.parts)
       for (const f of part.faces) {
         const end = Math.abs(f.plane.n[0] * u[0] + f.plane.n[1] * u[1] + f.plane.n[2] * u[2]) > 0.7;
         const k = end ? tint * 0.8 : tint;
-        const rgb = white(s.stock) ? [k * 0.97, k * 0.97, k * 0.95] : [k, k * 0.84, k * 0.58];
+        const rgb = isStyrene(s.stock) ? [k * 0.97, k * 0.97, k * 0.95] : [k, k * 0.84, k * 0.58];
         for (let i = 1; i + 1 < f.corners.length; i++) {
           for (const c of [f.corners[0]!, f.corners[i]!, f.corners[i + 1]!]) {
             put(positions, c);
@@ -74,7 +74,7 @@ function partOf(assembly: string, sticks: readonly Resolved[], white: (s: string
 }
 
 /** The frame in space: turned with the pointer, cut open, taken apart by its assemblies, with roles hidden; a press finds the stick. */
-export default function Space({ name, sticks, selected, select, isStyrene }: Props) {
+export default function Space({ name, sticks, selected, select }: Props) {
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
   const [apart, setApart] = useState(0);
   const [cut, setCut] = useState({ axis: "none", at: 0.5 });
@@ -88,8 +88,8 @@ export default function Space({ name, sticks, selected, select, isStyrene }: Pro
       if (own) own.push(s);
       else groups.set(s.member.assembly, [s]);
     }
-    return [...groups].map(([a, list]) => partOf(a, list, isStyrene));
-  }, [sticks, off, isStyrene]);
+    return [...groups].map(([a, list]) => partOf(a, list));
+  }, [sticks, off]);
   useEffect(() => () => parts.forEach((p) => (p.geometry.dispose(), p.edges.dispose())), [parts]);
   const box = useMemo(() => {
     const [min, max] = [new Vector3(Infinity, Infinity, Infinity), new Vector3(-Infinity, -Infinity, -Infinity)];
@@ -110,8 +110,8 @@ export default function Space({ name, sticks, selected, select, isStyrene }: Pro
   }, [cut, box]);
   const chosen = useMemo(() => {
     const s = sticks.filter((x) => x.id === selected);
-    return s.length > 0 ? partOf("chosen", s, isStyrene) : undefined;
-  }, [sticks, selected, isStyrene]);
+    return s.length > 0 ? partOf("chosen", s) : undefined;
+  }, [sticks, selected]);
   const picture = (): void => {
     const a = document.createElement("a");
     a.href = gl.current!.domElement.toDataURL("image/png");

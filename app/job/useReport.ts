@@ -1,0 +1,33 @@
+import { useMemo } from "react";
+import { cutStatuses, type CutStatus, type Design, type Issue } from "core/job";
+import type { Ask } from "~/workers/framer";
+import { AWAY_FROM, startChecker, startLooker } from "./framer";
+import { reportOf, type Report } from "./report";
+import { useAnswer } from "./useAnswer";
+
+/** A pause after the last edit before a large frame is checked, ms: a run of edits is checked once. */
+const PAUSE = 400;
+
+/** What is said of a job as it is kept: at once for small frames, else from a worker, and until that comes what was said before. */
+export function useReport(
+  ask: Ask,
+  design: Design,
+  issues: readonly Issue[],
+  size: number,
+): { readonly report: Report | undefined; readonly checking: boolean } {
+  const large = size > AWAY_FROM;
+  const now = useMemo(() => (large ? undefined : reportOf(design, issues)), [design, issues, large]);
+  const request = useMemo(() => (large ? () => startChecker().report(ask, issues) : undefined), [ask, issues, large]);
+  const { answer, fresh } = useAnswer<Report>(request, PAUSE);
+  return { report: now ?? answer, checking: !fresh };
+}
+
+/** How the sticks that were cut stand to the design: here where it is framed, else from the worker. */
+export function useStatuses(ask: Ask, design: Design, issues: readonly Issue[], away: boolean): readonly CutStatus[] {
+  const far = away && issues.some((i) => i.kind === "cut");
+  const now = useMemo(() => (far ? undefined : away ? [] : cutStatuses(design, issues)), [design, issues, far, away]);
+  const request = useMemo(() => (far ? () => startLooker().statuses(ask, issues) : undefined), [ask, issues, far]);
+  const { answer } = useAnswer<readonly CutStatus[]>(request);
+  return now ?? answer ?? NONE;
+}
+const NONE: readonly CutStatus[] = [];

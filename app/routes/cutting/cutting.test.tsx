@@ -1,0 +1,98 @@
+// @vitest-environment jsdom
+import { screen, waitFor, within } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
+import { bare, example, openJob, setUpScreens, workers } from "~/screen.fixture";
+
+setUpScreens();
+const open = async () => {
+  const job = await openJob(bare(example("gulch-trestle")), "cutting");
+  // the chart is drawn once the first plan is there
+  await waitFor(() => expect(job.words()).toMatch(/Pieces Kerf Offcuts/));
+  return job;
+};
+const marks = (): string[] => [...document.querySelectorAll("[data-row-mark]")].map((m) => m.textContent ?? "");
+const press = async (job: Awaited<ReturnType<typeof open>>, name: string | RegExp, n = 0): Promise<void> =>
+  job.user.click(screen.getAllByRole("button", { name })[n]!);
+
+/** Marks a row; one that was laid out anew under the press is pressed again. */
+const markRow = async (job: Awaited<ReturnType<typeof open>>, n: number): Promise<void> => {
+  for (let i = 0; i < 5 && job.events().length === 0; i++) {
+    await press(job, "Mark as cut", n);
+    await new Promise((r) => setTimeout(r, 300));
+  }
+};
+
+describe("the cut list on its screen", () => {
+  it("has the bent's nine rows with lengths, ends and places", async () => {
+    const job = await open();
+    expect(job.words()).toMatch(/9 rows · 15 pieces/);
+    // 12 ft at 1:87.1 would be 42 mm; the cap of the sheet is 14 ft, 49 mm
+    expect(job.words()).toMatch(/C1 1 cap Scale lumber, HO 12×14 49\.00 mm 14′-0″ 49\.00 mm both square cap/);
+    expect(job.words()).toMatch(/P2 2 batter post .* 2\.4° mitre, parallel story 1 post L1; story 1 post R1/);
+  });
+  it("finds rows as people type, and says when there are none", async () => {
+    const job = await open();
+    await job.user.type(screen.getByLabelText(/Show only rows with/), "12x14");
+    expect(job.words()).toMatch(/1 of 9 rows/);
+    await job.user.clear(screen.getByLabelText(/Show only rows with/));
+    await job.user.type(screen.getByLabelText(/Show only rows with/), "zinc");
+    expect(job.words()).toMatch(/zinc/);
+    expect(marks()).toEqual([]);
+  });
+  it("marks a piece as cut, says what it did with the way back beside it, and notes it", async () => {
+    const job = await open();
+    await markRow(job, 0);
+    await job.kept();
+    await waitFor(() => expect(job.words()).toMatch(/Marked as cut: 1 × C1/));
+    await job.kept();
+    expect(job.events().map((e) => [e.kind, e.sticks])).toEqual([["cut", ["gulch/bent/cap"]]]);
+    expect(document.querySelector("[data-sonner-toast] [data-button]")?.textContent).toBe("Undo");
+    await job.go("Bench");
+    expect(job.words()).toMatch(/1 of 15 pieces are cut and fit C1 1 × cap ✓ still valid/);
+    await press(job, "Take back");
+    await waitFor(() => expect(job.words()).toMatch(/Not cut after all: 1 × C1/));
+    await job.kept();
+    expect(job.events().map((e) => e.kind)).toEqual(["cut", "uncut"]);
+    expect(job.words()).toMatch(/Nothing is cut yet .* Taken back: not cut : 1 × C1 .* Cut : 1 × C1/);
+  });
+  it("tells on the bench what still fits after the design moved on, and takes it back there", async () => {
+    const job = await open();
+    await markRow(job, 5);
+    await job.kept();
+    await job.go("Framing");
+    await job.user.click(screen.getByRole("tab", { name: "Parameters" }));
+    await job.user.click(screen.getByRole("button", { name: "Unfold all" }));
+    await job.type(/^Height/, "20'");
+    await job.kept();
+    await job.go("Bench");
+    // 1 ft of 21 less: the story below is lower now, so its posts are too long
+    expect(job.words()).toMatch(/0 of 15 pieces are cut and fit P3 2 × batter post \d\.\d mm too long: trim/);
+    await press(job, "Take back");
+    await job.kept();
+    expect(job.words()).toMatch(/Nothing is cut yet/);
+  });
+  it.each([
+    ["Kerf", "11", "Read 11.00 mm; it may be from 0 to 10.0 mm."],
+    ["Kerf", "-1", /Read “-1”|may be from 0/],
+    ["Allowance", "1 in", /Read 25\.4\d* mm; it may be from 0 to 20\.0 mm\./],
+  ])("refuses %s %s in words", async (label, text, words) => {
+    const job = await open();
+    expect(job.refusal(await job.type(new RegExp(`^${label}`), text))).toMatch(words);
+    expect((await job.kept()).cutting).toMatchObject({ kerf: 0, allowance: 0 });
+  });
+  it("plans the sticks in a worker, and takes the kerf into account", async () => {
+    const job = await open();
+    await job.user.click(screen.getByRole("tab", { name: "Stick layout" }));
+    await waitFor(() => expect(job.words()).toMatch(/Scale lumber, HO 12×12.*\d+ sticks?/));
+    expect(workers.started).toContain("planner");
+    await job.type(/^Kerf/, "0.5");
+    expect((await job.kept()).cutting.kerf).toBe(0.5);
+    const ticket = within(document.querySelector("aside") ?? document.body);
+    expect(ticket.getByLabelText<HTMLInputElement>(/^Kerf/).value).toBe("0.50 mm");
+  });
+  it("says that there is nothing to cut where nothing is framed", async () => {
+    const job = await openJob({ ...bare(example("gulch-trestle")), structures: [] }, "cutting");
+    expect(job.words()).toMatch(/There is nothing to cut yet\. Frame a structure first/);
+    expect(screen.getByRole<HTMLButtonElement>("button", { name: "Cut list (PDF)" }).disabled).toBe(true);
+  });
+});

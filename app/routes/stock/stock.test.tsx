@@ -1,0 +1,81 @@
+// @vitest-environment jsdom
+import { screen, within } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
+import { bare, example, openJob, setUpScreens } from "~/screen.fixture";
+
+setUpScreens();
+const open = () => openJob(bare(example("gulch-trestle")), "stock");
+const row = (size: string): HTMLElement => screen.getByRole("button", { name: `Section ${size}: show what would do` }).closest("tr")!; // prettier-ignore
+const cells = (size: string): string[] => within(row(size)).getAllByRole("cell").map((c) => c.textContent ?? ""); // prettier-ignore
+
+describe("the stock", () => {
+  it("says of each section what it is cut from and how far off that is, by hand reckoning", async () => {
+    const job = await open();
+    // HO: a foot is 3.5 mm, so 12×14 is 3.5 × 4.083 mm (12 in ÷ 87.1 = 3.499)
+    expect(cells("12×14").slice(1, 4)).toEqual([
+      "3.50 mm× 4.08 mm",
+      "Scale lumber, HO 12×14nearest",
+      "3.50 mm× 4.08 mm",
+    ]);
+    await job.user.click(screen.getByLabelText("Strip wood, inch fractions"));
+    await job.user.click(screen.getByLabelText("Scale lumber"));
+    // 1/8 in is 3.175 mm: 0.325 mm thin, 0.32 ÷ 3.5 = 9.3 %
+    const [, , from, , model, , percent] = cells("12×12");
+    expect(from).toMatch(/^Strip wood 1\/8 × 1\/8 in|^Styrene strip \.125 × \.125/);
+    expect(model).toBe("−0.32 mm−0.32 mm");
+    expect(percent).toBe("−9.3 %−9.3 %");
+    expect((await job.kept()).stock.series).not.toContain("scale");
+  });
+  it("keeps one series at least", async () => {
+    const job = await open();
+    for (const name of ["Strip wood, inch fractions", "Strip wood, metric", "Styrene strip, inch thousandths"]) {
+      const box = screen.getByLabelText<HTMLInputElement>(name);
+      if (box.checked) await job.user.click(box);
+    }
+    expect(screen.getByLabelText<HTMLInputElement>("Scale lumber").disabled).toBe(true);
+  });
+  it("takes a piece of stock by hand and the nearest again", async () => {
+    const job = await open();
+    await job.user.click(screen.getByRole("button", { name: /^Strip wood 1\/8 × 1\/8 in/ }));
+    expect(cells("12×12")[2]).toBe("Strip wood 1/8 × 1/8 inchosen");
+    expect((await job.kept()).stock.choices["12×12"]).toMatchObject({ plies: 1 });
+    await job.user.click(screen.getByRole("button", { name: "Take the nearest of the series again" }));
+    expect((await job.kept()).stock.choices).toEqual({});
+  });
+  it("glues two plies, and says which way", async () => {
+    const job = await open();
+    await job.user.click(screen.getByLabelText("only of two plies"));
+    await job.user.click(screen.getByRole("button", { name: /Two plies of Scale lumber, HO 6×12, face to face/ }));
+    expect(cells("12×12")[2]).toMatch(/^Two plies of Scale lumber, HO 6×12/);
+  });
+  it("takes lengths, counts and prices as people type them", async () => {
+    const job = await open();
+    await job.type("Length 1", "22 in");
+    await job.type("Count 1", "6");
+    await job.type("Price 1", "1,25");
+    const [sticks] = Object.values((await job.kept()).stock.sticks);
+    expect(sticks![0]).toEqual({ length: 558.8, count: 6, price: 1.25 });
+    await job.user.click(screen.getByRole("button", { name: "Add a length" }));
+    expect(screen.getByLabelText<HTMLInputElement>("Length 3").value).toBe("300.0 mm");
+    await job.user.click(screen.getByRole("button", { name: "Usual lengths again" }));
+    expect((await job.kept()).stock.sticks).toEqual({});
+  });
+  it.each([
+    ["Length 1", "0", /a stick is from 1 mm to 100 m long/],
+    ["Length 1", "long", /Read “long”/],
+    ["Count 1", "2.5", "Read “2.5”; write a whole number, or nothing for as many as needed."],
+    ["Count 1", "-1", /whole number/],
+    ["Price 1", "dear", "Read “dear”; write a price such as 1.20."],
+  ])("refuses %s %s in words", async (label, text, words) => {
+    const job = await open();
+    expect(job.refusal(await job.type(label, text))).toMatch(words);
+    expect((await job.kept()).stock.sticks).toEqual({});
+  });
+  it("tells errors in the model's unit of the job", async () => {
+    const job = await open();
+    await job.user.click(screen.getByRole("radio", { name: "in" }));
+    await job.user.click(screen.getByLabelText("Scale lumber"));
+    expect(cells("12×12").join(" ")).not.toMatch(/ mm/);
+    await job.kept();
+  });
+});

@@ -1,0 +1,62 @@
+import {
+  itemPlanOf,
+  loadLinearSolver,
+  planItem,
+  type CutSettings,
+  type ItemPlan,
+  type StockLength,
+  type Wanted,
+} from "core/cutting";
+import type { StockItem } from "core/lumber";
+
+export interface PlanRequest {
+  readonly item: StockItem;
+  readonly wanted: readonly Wanted[];
+  readonly lengths: readonly StockLength[];
+  readonly settings: CutSettings;
+}
+export interface PlanNews {
+  /** Which of the requests. */
+  readonly at: number;
+  readonly plan: ItemPlan;
+  /** Whether a better one is still sought, or the proof of this one. */
+  readonly seeking: boolean;
+}
+
+const open = (p: ItemPlan): boolean => p.result.status === "feasible" && !p.result.proven;
+
+/**
+ * Plans sticks off the main thread. A first plan of every item is told at once; then each that is not proven is bettered,
+ * those with the fewest lengths first, and every better plan is told. It is stopped by ending the worker: what was told
+ * is what one has. `wasm` is where a browser finds the solver.
+ */
+export const planner = (wasm?: string) => ({
+  async plan(requests: readonly PlanRequest[], tell: (news: PlanNews) => void): Promise<void> {
+    const rest: { at: number; sizes: number; told: number }[] = [];
+    for (const [at, r] of requests.entries()) {
+      const plan = await planItem(r.item, r.wanted, r.lengths, r.settings);
+      const seeking = open(plan);
+      tell({ at, plan, seeking });
+      if (seeking) rest.push({ at, sizes: new Set(r.wanted.map((w) => w.length)).size, told: costOf(plan) });
+    }
+    if (rest.length === 0) return;
+    const lp = await loadLinearSolver(wasm === undefined ? undefined : () => wasm);
+    for (const next of rest.sort((a, b) => a.sizes - b.sizes)) {
+      const r = requests[next.at]!;
+      let bound = 0;
+      const done = await planItem(r.item, r.wanted, r.lengths, r.settings, lp, (p) => {
+        const found = p.cost < next.told || p.lowerBound > bound ? p.inHand() : undefined;
+        if (found) {
+          next.told = p.cost;
+          bound = p.lowerBound;
+          tell({ at: next.at, plan: itemPlanOf(r.item, r.wanted, r.lengths, r.settings, found), seeking: true });
+        }
+        return true;
+      });
+      tell({ at: next.at, plan: done, seeking: false });
+    }
+  },
+});
+const costOf = (p: ItemPlan): number =>
+  p.result.status === "optimal" || p.result.status === "feasible" ? p.result.cost : Infinity;
+export type Planner = ReturnType<typeof planner>;

@@ -1,0 +1,7 @@
+import type { RequestHandler } from "express";
+
+export function policy(script?: string): string;
+export function doors(options: {
+  readonly names: readonly string[];
+  readonly json: (path: string) => boolean;
+}): RequestHandler;
