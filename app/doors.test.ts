@@ -8,7 +8,12 @@ let server: Server;
 let port = 0;
 beforeAll(async () => {
   const app = express();
-  app.use(doors({ names: ["127.0.0.1", "cardo.local"], json: (p) => p.endsWith("/revisions") }));
+  app.use(
+    doors({
+      names: ["127.0.0.1", "cardo.local"],
+      takes: (p) => (p.endsWith("/revisions") ? "json" : p === "/restore" ? "zip" : "form"),
+    }),
+  );
   app.all("*", (_, res) => void res.send("in"));
   await new Promise<void>((up) => (server = app.listen(0, "127.0.0.1", () => up())));
   port = (server.address() as AddressInfo).port;

@@ -2,6 +2,8 @@ import { index, layout, prefix, route, type RouteConfig } from "@react-router/de
 
 export default [
   index("routes/shelf/shelf.tsx"),
+  route("backup", "routes/shelf/backup.ts"),
+  route("restore", "routes/shelf/restore.ts"),
   ...prefix("jobs/:job", [
     layout("routes/job/layout.tsx", [
       index("routes/job/start.tsx"),

@@ -178,6 +178,20 @@ describe("the command line", () => {
       expect(r.err.split("\n")).toHaveLength(1);
     }
   });
+  it("backs up everything and restores it, but not under a server that is at work", () => {
+    const data = join(dir, "data");
+    const zip = join(dir, "all.zip");
+    expect(cardo("backup", zip, "--data", data)).toMatchObject({ status: 2, err: `cardo: ${data} has no database of Cardo's, so there is nothing to back up.` }); // prettier-ignore
+    expect(existsSync(data)).toBe(false);
+    const seeded = spawnSync(process.execPath, ["--import", "tsx", "scripts/seed.ts"], { env: { ...process.env, CARDO_DATA: data } }); // prettier-ignore
+    expect(seeded.status).toBe(0);
+    expect(JSON.parse(cardo("backup", zip, "--data", data).out)).toMatchObject({ cardo: "backup", jobs: 10 });
+    expect(cardo("backup", zip, "--data", data).err).toBe(`cardo: ${zip} is there already. Name another file.`);
+    expect(JSON.parse(cardo("restore", zip, "--data", data).out)).toMatchObject({ jobs: 10, before: "cardo.before-restore-1.sqlite" }); // prettier-ignore
+    expect(cardo("restore", JOB, "--data", data)).toMatchObject({ status: 2, err: "cardo: The file is no backup of Cardo's, or it breaks off or is damaged. Choose another." }); // prettier-ignore
+    writeFileSync(join(data, "server.lock"), String(process.pid));
+    expect(cardo("restore", zip, "--data", data).err).toBe(`cardo: Cardo is serving ${data}. Stop it first, or restore from its Shelf.`); // prettier-ignore
+  });
   it("says when its output is closed or has no room", () => {
     const sh = (line: string) => spawnSync("bash", ["-c", line], { encoding: "utf8" });
     const closed = sh(`node cli/run.mjs frame examples/depot.json | head -c 10 > /dev/null; echo \${PIPESTATUS[0]}`);

@@ -1,5 +1,5 @@
 import { Command, CommanderError } from "commander";
-import { mkdirSync, readFileSync, writeFileSync, writeSync } from "node:fs";
+import { closeSync, createWriteStream, existsSync, fstatSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, writeFileSync, writeSync } from "node:fs"; // prettier-ignore
 import { createRequire } from "node:module";
 import { join } from "node:path";
 import type { PaperId } from "../core/drawing";
@@ -28,6 +28,19 @@ const readText = (file: string): string => {
     );
   }
 };
+/** Whether a file can be read, without reading it. Errors: a sentence. */
+function readBegin(file: string): void {
+  try {
+    const f = openSync(file, "r");
+    const folder = fstatSync(f).isDirectory();
+    closeSync(f);
+    if (folder) throw Object.assign(new Error("folder"), { code: "EISDIR" });
+  } catch (e) {
+    throw new BadInput(
+      `${file} cannot be read: ${READ[(e as NodeJS.ErrnoException).code ?? ""] ?? (e as Error).message}.`,
+    );
+  }
+}
 const readBytes = (file: string): Buffer => {
   readText(file);
   return readFileSync(file);
@@ -270,6 +283,52 @@ program
   .option("--scale <scale>", "also on the model: HO")
   .action(async (rise: string, o: Record<string, string>) => print((await import("./carpentry")).stairReport(rise, o)));
 
+/** Names the folder that the database and the pictures are in; it has to be there. */
+function useData(folder: string | undefined): void {
+  if (folder !== undefined) process.env.CARDO_DATA = folder;
+}
+program
+  .command("backup <file>")
+  .description("everything that is kept, as one zip")
+  .option("--data <dir>", "folder of the database; else CARDO_DATA, else data")
+  .action(async (file: string, o: { data?: string }) => {
+    useData(o.data);
+    const [{ writeBackup }, { dataDir, databaseFile }] = await Promise.all([import("../app/data/backup.server"), import("../app/data/db.server")]); // prettier-ignore
+    if (!existsSync(databaseFile())) throw new BadInput(`${dataDir()} has no database of Cardo's, so there is nothing to back up.`); // prettier-ignore
+    if (existsSync(file)) throw new BadInput(`${file} is there already. Name another file.`);
+    const half = `${file}-half`;
+    try {
+      const manifest = await writeBackup(createWriteStream(half, { flags: "wx", flush: true }));
+      renameSync(half, file);
+      print(manifest);
+    } catch (e) {
+      rmSync(half, { force: true });
+      throw await inWords(e, file);
+    }
+  });
+
+program
+  .command("restore <file>")
+  .description("puts a backup in the place of everything; what was there stays beside it")
+  .option("--data <dir>", "folder of the database; else CARDO_DATA, else data")
+  .action(async (file: string, o: { data?: string }) => {
+    useData(o.data);
+    const [{ restoreBackup }, { whoServes }, { dataDir }] = await Promise.all([import("../app/data/restore.server"), import("../app/data/start.server"), import("../app/data/db.server")]); // prettier-ignore
+    readBegin(file);
+    if (whoServes() !== undefined) throw new BadInput(`Cardo is serving ${dataDir()}. Stop it first, or restore from its Shelf.`); // prettier-ignore
+    try {
+      print(await restoreBackup(file));
+    } catch (e) {
+      throw await inWords(e, dataDir());
+    }
+  });
+/** A fault of the disk or the database under a sentence. */
+async function inWords(e: unknown, where: string): Promise<Error> {
+  const { faultWords } = await import("../app/data/faults.server");
+  const words = onDisk((e as NodeJS.ErrnoException).code);
+  return new BadInput(words ? `${where} cannot be written: ${words}.` : (faultWords(e) ?? (e as Error).message));
+}
+
 function positive(text: string, name: string): number {
   const n = Number(text);
   if (!(n > 0 && n <= 1e9)) throw new BadInput(`${name} is “${text}”; write a number above 0.`);
@@ -314,7 +373,7 @@ try {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
   else if (e instanceof CommanderError)
     fail(
-      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find, check, fit, rafters and stairs.`,
+      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find, check, fit, rafters, stairs, backup and restore.`,
       2,
     );
   else fail((e as Error).message, 2);

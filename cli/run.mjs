@@ -9,7 +9,7 @@ const stamp = join(out, "built");
 /** Names, sizes and times of all sources: reading them whole would take longer than the command. */
 function state() {
   const parts = [];
-  for (const folder of ["core", "cli"])
+  for (const folder of ["core", "cli", "app/data"])
     for (const name of readdirSync(join(root, folder), { recursive: true }))
       if (name.endsWith(".ts")) {
         const s = statSync(join(root, folder, name));
@@ -33,7 +33,16 @@ if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== now) {
     logLevel: "error",
     chunkNames: "[name]-[hash]",
     // what brings files of its own along stays where it is
-    external: ["highs", "highs/*", "pdfjs-dist", "pdfjs-dist/*", "@techstark/opencv-js", "@fontsource/*", "sharp"],
+    external: [
+      "highs",
+      "highs/*",
+      "pdfjs-dist",
+      "pdfjs-dist/*",
+      "@techstark/opencv-js",
+      "@fontsource/*",
+      "sharp",
+      "better-sqlite3",
+    ],
     alias: { "reflect-metadata": "reflect-metadata/lite" },
     banner: { js: 'import { createRequire as __cr } from "node:module"; const require = __cr(import.meta.url);' },
   });

@@ -32,8 +32,12 @@ const ALWAYS = {
 };
 /** The picture library builds functions from text; it runs in a worker, whose own answer says what it may. */
 const EVALUATES = /^\/assets\/prototype\.worker-[\w-]+\.js$/;
-/** A form, a file, JSON: what Cardo's own pages send. */
-const SENT = /^(application\/json|application\/x-www-form-urlencoded|multipart\/form-data)\s*(;|$)/i;
+/** What Cardo's own pages send, and what is said of anything else. */
+const SENT = {
+  form: [/^(application\/json|application\/x-www-form-urlencoded|multipart\/form-data)\s*(;|$)/i, "This takes a form."],
+  json: [/^application\/json\s*(;|$)/i, "This takes JSON, sent as application/json."],
+  zip: [/^application\/zip\s*(;|$)/i, "This takes a backup, sent as application/zip."],
+};
 /** Longest address that is read. */
 const LONGEST = 4096;
 
@@ -45,9 +49,9 @@ function nameOf(host) {
 
 /**
  * Refuses what does not come from Cardo's own page, with a status and a sentence; adds the headers that every answer has.
- * `names` are the server's names without ports; `json` says which paths take nothing but JSON.
+ * `names` are the server's names without ports; `takes` says what a path takes: a form, nothing but JSON, or a backup.
  */
-export function doors({ names, json }) {
+export function doors({ names, takes }) {
   const own = new Set(names.map((n) => n.toLowerCase()));
   return (req, res, next) => {
     onHeaders(res, () => {
@@ -84,9 +88,8 @@ export function doors({ names, json }) {
       (!mine && site === undefined)
     )
       return refuse(403, "Only Cardo's own page may change something. Open the Shelf and do it there.");
-    const type = req.headers["content-type"] ?? "";
-    if (!SENT.test(type) || (json(req.path) && !/^application\/json/i.test(type)))
-      return refuse(415, json(req.path) ? "This takes JSON, sent as application/json." : "This takes a form.");
+    const [type, sentence] = SENT[takes(req.path)];
+    if (!type.test(req.headers["content-type"] ?? "")) return refuse(415, sentence);
     next();
   };
 }

@@ -14,7 +14,8 @@ const more = (process.env.CARDO_HOSTS ?? "").split(",").map((n) => n.trim()).fil
 app.use(
   doors({
     names: ["127.0.0.1", "localhost", "[::1]", ...(/^(0\.0\.0\.0|::)$/.test(host) ? [] : [host]), ...more],
-    json: (path) => /^\/jobs\/[^/]+\/(revisions|card\.svg)$/.test(path),
+    takes: (path) =>
+      /^\/jobs\/[^/]+\/(revisions|card\.svg)$/.test(path) ? "json" : path === "/restore" ? "zip" : "form",
   }),
 );
 app.use(

@@ -56,7 +56,7 @@ async function textOf(request: Request): Promise<string> {
   }
 }
 /** TooLarge as it comes out of a stream: itself, or as the cause of what the reader says. */
-function tooLarge(e: unknown): TooLarge | undefined {
+export function tooLarge(e: unknown): TooLarge | undefined {
   for (let x = e; x instanceof Error; x = x.cause) if (x instanceof TooLarge) return x;
   return undefined;
 }

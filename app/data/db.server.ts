@@ -2,7 +2,7 @@ import Database from "better-sqlite3";
 import { drizzle, type BetterSQLite3Database } from "drizzle-orm/better-sqlite3";
 import { migrate } from "drizzle-orm/better-sqlite3/migrator";
 import { constants, copyFileSync, existsSync, mkdirSync, readFileSync, statSync } from "node:fs";
-import { join, resolve } from "node:path";
+import { dirname, join, resolve } from "node:path";
 import { makeMissingCards } from "./cards.server";
 import * as schema from "./schema.server";
 
@@ -19,8 +19,11 @@ export function closeDb(): void {
   open = undefined;
 }
 
+/** The file of the database. */
+export const databaseFile = (): string => join(dataDir(), "cardo.sqlite");
+
 /** How many migrations a database has had, and how many there are. */
-function migrations(client: Database.Database): { readonly had: number; readonly all: number } {
+export function migrationsOf(client: Database.Database): { readonly had: number; readonly all: number } {
   const known = client.prepare("SELECT name FROM sqlite_master WHERE name = '__drizzle_migrations'").get();
   const had = known ? (client.prepare("SELECT count(*) AS n FROM __drizzle_migrations").get() as { n: number }).n : 0;
   const journal = JSON.parse(readFileSync(join(MIGRATIONS, "meta/_journal.json"), "utf8")) as { entries: unknown[] };
@@ -28,16 +31,11 @@ function migrations(client: Database.Database): { readonly had: number; readonly
 }
 
 /**
- * The database, opened and brought up to date once. Foreign keys are off while it migrates, since a table that is rebuilt
- * would take its children with it, and are checked before they go on. A copy is kept before a migration, one for each state
- * that it came from, and never overwritten. Errors: those of the disk and the database, which `faultWords` tells.
+ * Opens a database and brings it up to date. Foreign keys are off while it migrates, since a table that is rebuilt would
+ * take its children with it, and are checked before they go on. A copy is kept before a migration, one for each state that
+ * it came from, and never overwritten. Errors: those of the disk and the database, which `faultWords` tells.
  */
-export function db(): Db {
-  const folder = dataDir();
-  if (open?.folder === folder) return open.db;
-  closeDb();
-  mkdirSync(folder, { recursive: true });
-  const file = join(folder, "cardo.sqlite");
+export function openDatabase(file: string): Db {
   const existed = existsSync(file) && statSync(file).size > 0;
   const client = new Database(file);
   try {
@@ -47,10 +45,10 @@ export function db(): Db {
     // what was acknowledged is on the disk
     client.pragma("synchronous = FULL");
     const d = drizzle(client, { schema });
-    const { had, all } = migrations(client);
+    const { had, all } = migrationsOf(client);
     if (existed && had < all) {
       client.pragma("wal_checkpoint(TRUNCATE)");
-      const copy = join(folder, `cardo.before-migration-${had + 1}.sqlite`);
+      const copy = join(dirname(file), `cardo.before-migration-${had + 1}.sqlite`);
       if (!existsSync(copy)) copyFileSync(file, copy, constants.COPYFILE_EXCL);
     }
     migrate(d, { migrationsFolder: MIGRATIONS });
@@ -61,10 +59,18 @@ export function db(): Db {
       );
     client.pragma("foreign_keys = ON");
     makeMissingCards(d);
-    open = { folder, db: d };
     return d;
   } catch (e) {
     client.close();
     throw e;
   }
+}
+/** The database, opened and brought up to date once. Errors: those of the disk and the database, which `faultWords` tells. */
+export function db(): Db {
+  const folder = dataDir();
+  if (open?.folder === folder) return open.db;
+  closeDb();
+  mkdirSync(folder, { recursive: true });
+  open = { folder, db: openDatabase(databaseFile()) };
+  return open.db;
 }

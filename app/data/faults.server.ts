@@ -20,7 +20,7 @@ export function faultWords(e: unknown): string | undefined {
       return "Cardo may not write into its folder. Give it the right to, or start it with CARDO_DATA naming another folder.";
     case "SQLITE_CORRUPT":
     case "SQLITE_NOTADB":
-      return "Cardo's database is damaged. Stop Cardo, keep a copy of its folder, and put a backup in its place.";
+      return "Cardo's database is damaged. Stop Cardo, keep a copy of its folder, and put a backup in its place: npm run -s cardo -- restore FILE.";
     case "SQLITE_IOERR":
     case "EIO":
       return "The disk does not answer as it should. Look after it, and keep a backup elsewhere.";

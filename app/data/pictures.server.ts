@@ -42,9 +42,11 @@ export interface Picture {
   readonly width: number;
   readonly height: number;
 }
-const folder = (): string => join(dataDir(), "pictures");
-const original = (hash: string): string => join(folder(), hash);
-const tiles = (hash: string): string => join(folder(), `${hash}-tiles`);
+/** The folder of all pictures. */
+export const picturesFolder = (): string => join(dataDir(), "pictures");
+/** The file of a picture as it was taken in. */
+export const originalOf = (hash: string): string => join(picturesFolder(), hash);
+const tiles = (hash: string): string => join(picturesFolder(), `${hash}-tiles`);
 
 /** Takes in an uploaded picture: checks what it really is, turns a JPEG upright, cuts it into tiles. Errors: a sentence. */
 export async function addPicture(bytes: Buffer, name: string): Promise<Picture> {
@@ -62,7 +64,7 @@ export function addLines(bytes: Buffer): Picture {
 /** The lines kept under a hash, as text; undefined when there are none. */
 export function readLines(hash: string): string | undefined {
   const known = db().select().from(pictures).where(eq(pictures.hash, hash)).get();
-  return known?.type === LINES ? readFileSync(original(hash), "utf8") : undefined;
+  return known?.type === LINES ? readFileSync(originalOf(hash), "utf8") : undefined;
 }
 /** Takes in a file of a job file, which has to be what its hash says. */
 export async function importFile(bytes: Buffer, file: DrawingFile): Promise<void> {
@@ -120,7 +122,7 @@ function keep(bytes: Buffer, type: string): Promise<Picture> {
 async function cut(bytes: Buffer, type: string, hash: string): Promise<Picture> {
   const known = db().select().from(pictures).where(eq(pictures.hash, hash)).get();
   if (known && existsSync(tiles(hash))) return known;
-  mkdirSync(folder(), { recursive: true });
+  mkdirSync(picturesFolder(), { recursive: true });
   let size: { width: number; height: number };
   const building = `${tiles(hash)}-new`;
   rmSync(building, { recursive: true, force: true });
@@ -160,18 +162,19 @@ function writeWhole(path: string, bytes: Buffer): void {
   closeSync(file);
   renameSync(half, path);
 }
-/** Clears what a server that was killed in the middle of an upload left behind. */
+/** Clears what a server that was killed in the middle of an upload, a backup or a restore left behind. */
 export function clearHalves(): void {
-  if (!existsSync(folder())) return;
-  for (const name of readdirSync(folder()))
-    if (/-(half|new)$/.test(name) || name === "vips-properties.xml")
-      rmSync(join(folder(), name), { recursive: true, force: true });
+  for (const folder of [dataDir(), picturesFolder()])
+    if (existsSync(folder))
+      for (const name of readdirSync(folder))
+        if (/-(half|new)(-journal|-wal|-shm)?$/.test(name) || name === "vips-properties.xml")
+          rmSync(join(folder, name), { recursive: true, force: true });
 }
 /** Writes a file and its row: on disk before the row says so. */
 function store(bytes: Buffer, type: string, size: { readonly width: number; readonly height: number }): Picture {
   const hash = createHash("sha256").update(bytes).digest("hex");
-  mkdirSync(folder(), { recursive: true });
-  writeWhole(original(hash), bytes);
+  mkdirSync(picturesFolder(), { recursive: true });
+  writeWhole(originalOf(hash), bytes);
   const row = {
     hash,
     type,
@@ -184,14 +187,22 @@ function store(bytes: Buffer, type: string, size: { readonly width: number; read
   return row;
 }
 
-/** One tile as JPEG: `level` 0 is the whole picture in one tile; undefined when there is none. */
-export function readTile(hash: string, level: number, column: number, row: number): Buffer | undefined {
+/**
+ * One tile as JPEG: `level` 0 is the whole picture in one tile; undefined when there is none. A picture that came out of
+ * a backup has no tiles yet: they are cut when first looked at.
+ */
+export async function readTile(hash: string, level: number, column: number, row: number): Promise<Buffer | undefined> {
   if (!/^[0-9a-f]{64}$/.test(hash)) return undefined;
   const file = join(tiles(hash), String(level), String(row), `${column}.jpg`);
+  if (!existsSync(tiles(hash))) {
+    const known = db().select().from(pictures).where(eq(pictures.hash, hash)).get();
+    if (known && known.type !== LINES && existsSync(originalOf(hash)))
+      await keep(readFileSync(originalOf(hash)), known.type);
+  }
   return existsSync(file) ? readFileSync(file) : undefined;
 }
 /** A picture's bytes as base64, for a job file. */
-export const pictureBase64 = (hash: string): string => readFileSync(original(hash)).toString("base64");
+export const pictureBase64 = (hash: string): string => readFileSync(originalOf(hash)).toString("base64");
 
 const inRevisions = (hash: string): boolean =>
   db()
@@ -208,7 +219,7 @@ export function forgetUnusedPictures(inUse: ReadonlySet<string>): void {
   for (const p of db().select().from(pictures).all())
     if (!inUse.has(p.hash) && p.addedAt < before && !inRevisions(p.hash)) {
       db().delete(pictures).where(eq(pictures.hash, p.hash)).run();
-      rmSync(original(p.hash), { force: true });
+      rmSync(originalOf(p.hash), { force: true });
       rmSync(tiles(p.hash), { recursive: true, force: true });
     }
 }

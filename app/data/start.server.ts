@@ -5,8 +5,8 @@ import { faultWords } from "./faults.server";
 import { clearHalves } from "./pictures.server";
 
 const lockFile = (): string => join(dataDir(), "server.lock");
-/** The process that serves the folder, where one does. */
-function servedBy(): number | undefined {
+/** The other process that serves the folder, where one does. */
+export function whoServes(): number | undefined {
   try {
     const pid = Number(readFileSync(lockFile(), "utf8"));
     if (!Number.isInteger(pid) || pid <= 0 || pid === process.pid) return undefined;
@@ -23,7 +23,7 @@ function servedBy(): number | undefined {
  * that were cut short. Answers why it cannot be, in a sentence with what to do; then nothing was changed.
  */
 export function makeReady(): string | undefined {
-  const other = servedBy();
+  const other = whoServes();
   if (other !== undefined)
     return `Another Cardo serves ${dataDir()} already (process ${other}). Use that one, or stop it first; or name another folder in CARDO_DATA.`;
   try {

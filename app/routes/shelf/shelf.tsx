@@ -8,6 +8,7 @@ import { keepEntry } from "~/data/keep.server";
 import { listCards, moveToFolder } from "~/data/shelf.server";
 import { StageLine } from "~/ui/StageLine";
 import type { Route } from "./+types/shelf";
+import { Backups } from "./Backups";
 import { Card } from "./Card";
 import { findCards, foldersOf, PAGE, readQuery, SORTS } from "./findCards";
 import { useMissingPictures } from "./useMissingPictures";
@@ -150,6 +151,7 @@ export default function Shelf({ loaderData, actionData }: Route.ComponentProps) 
               {importing.state === "idle" ? "Import a job file" : "Importing …"}
             </button>
           </importing.Form>
+          <Backups count={count} />
         </div>
         {sentence && (
           <p role="alert" className="mt-4 border-l-[3px] border-fault bg-shade px-4 py-2 text-fault">
