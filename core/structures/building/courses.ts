@@ -2,7 +2,7 @@ import { planeAt } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Behind } from "./behind";
 import { underSlopes, type CladFace } from "./cladFace";
-import { lay, onBase, LEAST, SQUARE } from "./layBoard";
+import { lay, onBase, LEAST, SQUARE, trimOf } from "./layBoard";
 import { onWall } from "./sides";
 import { rootOf, type BuildingLayout, type Wall } from "./layout";
 import { rest } from "./rest";
@@ -23,6 +23,7 @@ export function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: read
   const slanted = f.slopes.length > 0;
   const headDatum = `${rootOf(l, w.name)}/clad-head`;
   b.datums[headDatum] = planeAt(onWall(w, 0, 0, f.head), [0, 0, 1]);
+  const trim = trimOf(b, l, w);
   let below: readonly Behind[] = [];
   for (let i = 0; i < rows; i++) {
     const z0 = f.foot + i * step;
@@ -63,6 +64,7 @@ export function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: read
           z: lapped ? [ripped ? edge : edge - 1e-3, edge] : [z0, Math.min(z1, f.head)],
         },
         below,
+        trim,
         onFirst: i === 1 || f.base !== undefined,
       });
       row.push({ id, s: [s0, s1], z: [z0, z1] });

@@ -26,6 +26,8 @@ export interface Laid {
   readonly touch?: { readonly s: readonly [number, number]; readonly z: readonly [number, number] };
   /** The course under it or the boards before it, which hold it where nothing behind does. */
   readonly below?: readonly Behind[];
+  /** What holds a short piece that lies on nothing behind: the casings and corner boards of its wall. */
+  readonly trim?: readonly string[];
   /** The second course holds the first, which may lie on nothing. */
   readonly onFirst?: boolean;
   /** The face of what is behind that it lies on. */
@@ -84,16 +86,19 @@ export function lay(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly
       if (x.upright || (m.s[0] < x.s[1] - LEAST && m.s[1] > x.s[0] + LEAST))
         b.join(touching(id, m.id, x.upright ? "-v" : "-w", x.upright ? "+v" : "+w"));
   // a short piece beside a door may lie on no stud at all: the casing and the corner board hold it
-  if (firm.length === 0)
-    for (const m of b.members.filter(
-      (y) => y.assembly === root && /casing|corner board|water table|frieze/.test(y.role),
-    ))
-      b.join(touching(id, m.id, "-w", "+v"));
+  if (firm.length === 0) for (const t of x.trim ?? []) b.join(touching(id, t, "-w", "+v"));
   for (const h of notched) {
     const b0 = on[0]?.id ?? behind[0]?.id;
     if (b0) b.join({ kind: "notch", id: `${id}>${h.id}`, a: id, b: b0, contact: "gap", faces: holeDatums(b, l, w, h) });
   }
   return id;
+}
+/** The trim of a wall that was placed before its boards. */
+export function trimOf(b: Builder, l: BuildingLayout, w: Wall): string[] {
+  const root = rootOf(l, w.name);
+  return b.members.flatMap((m) =>
+    m.assembly === root && /casing|corner board|water table|frieze/.test(m.role) ? [m.id] : [],
+  );
 }
 /** Datums of a hole's four sides: what lies inside all of them is cut away. */
 function holeDatums(b: Builder, l: BuildingLayout, w: Wall, h: Hole): readonly { datum: string }[] {

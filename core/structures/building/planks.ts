@@ -31,12 +31,12 @@ export function planks(
     // the last strip may lie on the rim alone
     const onRim = q > to - t.joist.w - NEAR;
     const ripped = q + plank.v > to + NEAR;
-    const breaks = boardBreaks(
-      [f.p[0] - f.over, f.p[1] + f.over],
-      stations.filter((_, k) => under(k, q) !== undefined),
-      longest,
-      i,
-    );
+    const there = stations.flatMap((s, k) => {
+      const joist = under(k, q);
+      return joist === undefined ? [] : [{ s, k, joist }];
+    });
+    const at = there.map((x) => x.s);
+    const breaks = boardBreaks([f.p[0] - f.over, f.p[1] + f.over], at, longest, i);
     const { hole } = f;
     const over = hole && hole.q[0] < q + plank.v - NEAR && hole.q[1] > q + NEAR;
     const whole = over && hole.q[0] <= q + NEAR && hole.q[1] >= q + plank.v - NEAR;
@@ -98,22 +98,16 @@ export function planks(
         });
         return;
       }
-      const there = stations.flatMap((s, k) => (under(k, q) === undefined ? [] : [{ s, k }]));
       // a short piece beside an opening may lie on its headers alone
-      const held = holds(
-        there.map((x) => x.s),
-        start,
-        end,
-        t.joist.w / 2,
-      );
+      const held = holds(at, start, end, t.joist.w / 2);
       if (!held.some((x) => x.whole)) for (const o of others) b.join(touching(id, o, "-w", "+v"));
-      held.forEach(({ at, whole }) => {
-        const k = there[at]!.k;
+      held.forEach(({ at: nth, whole }) => {
+        const { k, joist } = there[nth]!;
         b.join({
           kind: "lap",
           id: `${id}>j${k + 1}`,
           a: id,
-          b: under(k, q)!,
+          b: joist,
           aFace: "-w",
           bFace: "+v",
           contact:

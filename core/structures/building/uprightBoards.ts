@@ -3,7 +3,7 @@ import type { Builder } from "../builder";
 import type { Timber } from "../timber";
 import type { Behind } from "./behind";
 import { highest, type CladFace } from "./cladFace";
-import { lay, onBase, LEAST, SQUARE } from "./layBoard";
+import { lay, onBase, LEAST, SQUARE, trimOf } from "./layBoard";
 import { onWall } from "./sides";
 import { rootOf, type BuildingLayout } from "./layout";
 import { rest } from "./rest";
@@ -19,6 +19,7 @@ export function uprightBoards(b: Builder, l: BuildingLayout, f: CladFace, behind
   const edge = `${rootOf(l, w.name)}/clad-edge`;
   b.datums[edge] = planeAt(onWall(w, f.to, 0, 0), w.e);
   const boards: Behind[] = [];
+  const trim = trimOf(b, l, w);
   const laid = (
     name: string,
     s0: number,
@@ -53,6 +54,7 @@ export function uprightBoards(b: Builder, l: BuildingLayout, f: CladFace, behind
         touch: { s: [s0, s1], z: [z0, under] },
         // a strip over the edge of the next wall's cladding is held by its neighbour
         below: boards.slice(-4),
+        trim,
         onFirst: name === "board/2" || f.base !== undefined,
         ...(batten ? { on: "-w" } : {}),
       });
