@@ -166,6 +166,7 @@ describe("the command line", () => {
       [["lines", JOB, "--page", "1.5"], /--page is “1\.5”; write a whole number from 1 on/],
       [["lines", JOB, "--page", "Infinity"], /--page is “Infinity”/],
       [["find", "examples", "--per-inch", "2"], /examples cannot be read: it is a folder/],
+      [["frame", "9".repeat(300)], /^cardo: 9+ cannot be read: its name is too long\.$/],
       [["jigs", JOB, "--out", dir, "--date", "2026-02-30"], /Date “2026-02-30” is no day/],
       [["jigs", JOB, "--out", dir, "--paper", "constructor"], /Paper “constructor” is not known/],
       [["jigs", JOB, "--out", f], /a-file cannot be written: (there is a file of that name|a file stands)/],

@@ -18,14 +18,14 @@ const READ: Readonly<Record<string, string>> = {
   EISDIR: "it is a folder",
   EACCES: "it may not be read",
   ENOTDIR: "there is no such file",
+  ENAMETOOLONG: "its name is too long",
 };
+const unread = (e: unknown): string => READ[(e as NodeJS.ErrnoException).code ?? ""] ?? "it could not be opened";
 const readText = (file: string): string => {
   try {
     return readFileSync(file, "utf8");
   } catch (e) {
-    throw new BadInput(
-      `${file} cannot be read: ${READ[(e as NodeJS.ErrnoException).code ?? ""] ?? (e as Error).message}.`,
-    );
+    throw new BadInput(`${file} cannot be read: ${unread(e)}.`);
   }
 };
 /** Whether a file can be read, without reading it. Errors: a sentence. */
@@ -36,9 +36,7 @@ function readBegin(file: string): void {
     closeSync(f);
     if (folder) throw Object.assign(new Error("folder"), { code: "EISDIR" });
   } catch (e) {
-    throw new BadInput(
-      `${file} cannot be read: ${READ[(e as NodeJS.ErrnoException).code ?? ""] ?? (e as Error).message}.`,
-    );
+    throw new BadInput(`${file} cannot be read: ${unread(e)}.`);
   }
 }
 const readBytes = (file: string): Buffer => {
@@ -84,6 +82,7 @@ const onDisk = (code: string | undefined): string | undefined =>
     ENOTDIR: "a file stands where a folder should be",
     EISDIR: "there is a folder of that name",
     ENOENT: "there is no such folder",
+    ENAMETOOLONG: "its name is too long",
     EIO: "the disk does not answer as it should",
   })[code ?? ""];
 /** Writes into the folder of --out. Errors: a sentence with what is in the way. */

@@ -1,5 +1,14 @@
 /** The command line: built into plain JavaScript when its sources have changed, then run. */
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+  writeFileSync,
+} from "node:fs";
 import { dirname, join, resolve } from "node:path";
 import { fileURLToPath, pathToFileURL } from "node:url";
 
@@ -20,7 +29,13 @@ function state() {
 const now = state();
 if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== now) {
   const { build } = await import("esbuild");
-  mkdirSync(out, { recursive: true });
+  try {
+    mkdirSync(out, { recursive: true });
+    accessSync(out, constants.W_OK);
+  } catch {
+    console.error(`cardo: The command has to be built once, and ${out} may not be written. Run it once as the one who owns it.`); // prettier-ignore
+    process.exit(2);
+  }
   await build({
     absWorkingDir: root,
     entryPoints: ["cli/cardo.ts"],

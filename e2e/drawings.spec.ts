@@ -223,4 +223,19 @@ test("vector files and pages of a PDF are taken in, hostile ones refused, and la
   await input.setInputFiles({ name: "large.dxf", mimeType: "image/vnd.dxf", buffer: Buffer.from(dxf) });
   await expect(page.getByRole("alert")).toContainText("records; 300,000 is the most");
   await expect(page.getByRole("region", { name: "Drawing two, page 1" })).toBeVisible();
+  // a million acts on one page: reading it is told, and can be stopped
+  const { bombs } = await import("../bench/fuzz/bombs");
+  for (const [name, words] of [
+    ["flate-bomb.pdf", /unfolds to far more than any drawing needs/],
+    ["million-states.pdf", "Stopped; nothing was taken in."],
+  ] as const) {
+    const { bytes } = (await bombs([name]))[0]!;
+    await input.setInputFiles({ name, mimeType: "application/pdf", buffer: bytes });
+    if (name === "million-states.pdf") {
+      await expect(page.getByText("Reading the PDF …")).toBeVisible();
+      await page.getByRole("button", { name: "Stop", exact: true }).click();
+    }
+    await expect(page.getByRole("alert")).toHaveText(words);
+  }
+  await expect(page.getByRole("button", { name: /^Remove the drawing/ })).toHaveCount(3);
 });

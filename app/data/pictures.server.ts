@@ -23,6 +23,10 @@ import { pictures, revisions } from "./schema.server";
 /** Largest picture that is taken: 160 megapixels holds an A0 sheet at 300 dpi (139). */
 export const MAX_MEGAPIXELS = 160;
 export const MAX_BYTES = 120 * 1024 * 1024;
+/** The most that all drawings of a job may weigh: so much still goes into a job file and out of it again. */
+export const MOST_OF_A_JOB = 240 * 1024 * 1024;
+/** Lines that may be kept at all, as text, weigh less. */
+const MOST_LINES_BYTES = 64e6;
 /** Sides that a drawing may have, pixels: a strip one pixel high and very wide takes minutes to cut and shows nothing. */
 const NARROWEST = 16;
 const LONGEST = 60_000;
@@ -56,7 +60,7 @@ export async function addPicture(bytes: Buffer, name: string): Promise<Picture> 
 }
 /** Takes in lines of a vector drawing, checked. Errors: SourceError with what is wrong. */
 export function addLines(bytes: Buffer): Picture {
-  if (bytes.length > MAX_BYTES) throw new Error("The lines weigh more than a drawing's.");
+  if (bytes.length > MOST_LINES_BYTES) throw new Error("The lines weigh more than a drawing's.");
   const text = bytes.toString("utf8");
   const { width, height } = readSheetLines(text);
   return store(bytes, LINES, { width, height });
@@ -200,6 +204,11 @@ export async function readTile(hash: string, level: number, column: number, row:
       await keep(readFileSync(originalOf(hash)), known.type);
   }
   return existsSync(file) ? readFileSync(file) : undefined;
+}
+/** What kept pictures and lines weigh together, bytes. */
+export function weightOf(hashes: ReadonlySet<string>): number {
+  const list = db().select({ hash: pictures.hash, bytes: pictures.bytes }).from(pictures).all();
+  return list.reduce((sum, p) => sum + (hashes.has(p.hash) ? p.bytes : 0), 0);
 }
 /** A picture's bytes as base64, for a job file. */
 export const pictureBase64 = (hash: string): string => readFileSync(originalOf(hash)).toString("base64");

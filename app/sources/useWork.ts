@@ -1,41 +1,22 @@
-import { proxy, wrap, type Remote } from "comlink";
+import { proxy, type Remote } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { PrototypeWork, Told } from "~/workers/prototype.worker";
-
-interface Running {
-  readonly worker: Worker;
-  readonly stop: (why: Error) => void;
-}
-export class WorkStopped extends Error {
-  constructor() {
-    super("Stopped.");
-  }
-}
+import { Endable, WorkStopped } from "./Endable";
 
 /**
  * Runs one piece of heavy work in a worker of its own, with progress and a stop. Stopping, or leaving the page, ends the
  * worker; `limit` seconds end it too, so that no file can keep it busy for ever.
  */
-export function runWork<T>(
+function runWork<T>(
   job: (w: Remote<PrototypeWork>, told: Told) => Promise<T>,
   told: Told,
   limit: number,
 ): { readonly result: Promise<T>; readonly stop: () => void } {
-  const worker = new Worker(new URL("../workers/prototype.worker.ts", import.meta.url), { type: "module" });
-  let running!: Running;
-  const ended = new Promise<never>((_, failed) => {
-    running = { worker, stop: failed };
-    worker.onerror = (e) => failed(new Error(e.message || "The work broke off."));
-  });
-  const clock = setTimeout(
-    () => running.stop(new Error(`This took longer than ${limit} s and was stopped.`)),
-    limit * 1000,
+  const worker = new Endable<PrototypeWork>(
+    new Worker(new URL("../workers/prototype.worker.ts", import.meta.url), { type: "module" }),
   );
-  const result = Promise.race([job(wrap<PrototypeWork>(worker), proxy(told)), ended]).finally(() => {
-    clearTimeout(clock);
-    worker.terminate();
-  });
-  return { result, stop: () => running.stop(new WorkStopped()) };
+  const result = worker.ask((w) => job(w, proxy(told)), limit).finally(() => worker.end());
+  return { result, stop: () => worker.end() };
 }
 
 /** Heavy work of a panel: one at a time, how far it is, and a way to stop it. */

@@ -1,7 +1,7 @@
 import { expose } from "comlink";
 import { inkStrokes, membersAmong, vectorStrokes, type FoundMember, type MemberSearch } from "core/found";
 import { layStraightened, resample, type Four, type Keystone, type Straightened } from "core/prototype";
-import { readDxf, readSvg, type SheetLines } from "core/sources";
+import type { SheetLines } from "core/sources";
 import { pictureCanvas, type KeptPicture, type Region } from "./pictureCanvas";
 
 export type Told = (done: number, what: string) => void;
@@ -11,9 +11,6 @@ const STRAIGHTENED = 40e6;
 
 /** Heavy work on drawings, off the main thread. It is stopped by ending the worker. */
 const work = {
-  readVector(kind: "svg" | "dxf", text: string): SheetLines {
-    return kind === "svg" ? readSvg(text) : readDxf(text);
-  },
   /** Members on a part of a scan, in the picture's pixels; `search` is told in those too. */
   async findInPicture(p: KeptPicture, region: Region, search: MemberSearch, told: Told): Promise<FoundMember[]> {
     const { data, step, x, y } = await pictureCanvas(p, region, SEARCHED, (d) => told(0.1 * d, "Loading the picture"));

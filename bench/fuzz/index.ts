@@ -1,11 +1,14 @@
 /**
- * Attacks Cardo with seeded chance: npm run fuzz [-- part [count [seed]]], parts are jobs, lengths and http; all of them
+ * Attacks Cardo with seeded chance: npm run fuzz [-- part [count [seed]]], parts are jobs, lengths, http, uploads and lines (the command
+ * line); all of them
  * without one. Prints what went wrong, each sort once with its seed, and ends with status 1 when anything did.
  */
+import { fuzzCommandLine } from "./commandLine";
 import { fuzzHttp } from "./http";
 import { misread, mutated } from "./jobFiles";
 import { fuzzLengths } from "./lengths";
 import { seeded } from "./random";
+import { fuzzUploads } from "./uploads";
 
 const [part = "all", count, seed = "20261126"] = process.argv.slice(2);
 const faults = new Map<string, { n: number; first: string }>();
@@ -28,6 +31,10 @@ if (part === "all" || part === "lengths")
   console.log(`${fuzzLengths(Number(count ?? 50_000), Number(seed), note)} lengths`);
 if (part === "all" || part === "http")
   console.log(`${await fuzzHttp(Number(count ?? 3000), Number(seed), note)} requests`);
+if (part === "all" || part === "lines")
+  console.log(`${fuzzCommandLine(Number(count ?? 500), Number(seed), note)} commands`);
+if (part === "all" || part === "uploads")
+  console.log(`${await fuzzUploads(Number(count ?? 3000), Number(seed), note)} uploads`);
 for (const f of [...faults.values()].sort((a, b) => b.n - a.n)) console.log(`${f.n} × ${f.first}`);
 console.log(`${faults.size} sorts of faults`);
 process.exit(faults.size === 0 ? 0 : 1);

@@ -3,3 +3,4 @@ export * from "./sheetLines";
 export * from "./svg";
 export * from "./dxf";
 export * from "./pdf";
+export * from "./pdfStreams";

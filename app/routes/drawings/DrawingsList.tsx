@@ -1,17 +1,18 @@
 import { useJob } from "~/job/JobContext";
 import { TextField } from "~/ui/Fields";
 import { useSheet } from "./sheet";
+import { WorkProgress, type Work } from "./WorkProgress";
 
 /** All drawings of the job: which is in hand, its name, and another. */
 export function DrawingsList({
   setWhich,
   upload,
-  busy,
+  work,
   refused,
 }: {
   setWhich: (id: string) => void;
   upload: () => void;
-  busy: string | undefined;
+  work: Work;
   refused: string | undefined;
 }) {
   const job = useJob();
@@ -44,9 +45,15 @@ export function DrawingsList({
           </li>
         ))}
       </ul>
-      <button className="btn mt-2" disabled={busy !== undefined} onClick={upload}>
-        {busy ?? "Upload another"}
-      </button>
+      <div className="mt-2">
+        {work.progress ? (
+          <WorkProgress work={work} />
+        ) : (
+          <button className="btn" onClick={upload}>
+            Upload another
+          </button>
+        )}
+      </div>
       {refused && (
         <p role="alert" className="mt-2 border-l-[3px] border-fault pl-2 text-[15px] text-fault">
           {refused}

@@ -1,25 +1,16 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from "@headlessui/react";
-import type { PDFDocumentProxy } from "pdfjs-dist";
 import { useEffect, useRef, useState } from "react";
-import { renderPage } from "~/sources/openFile";
+import type { OpenPdf } from "~/sources/openFile";
 
 /** How many pages are shown at once, and how wide each is, pixels. */
 const SHOWN = 12;
 const WIDE = 170;
 
 /** Asks which page of a PDF is wanted. */
-export function PdfPages({
-  doc,
-  choose,
-  close,
-}: {
-  doc: PDFDocumentProxy;
-  choose: (page: number) => void;
-  close: () => void;
-}) {
+export function PdfPages({ doc, choose, close }: { doc: OpenPdf; choose: (page: number) => void; close: () => void }) {
   const [from, setFrom] = useState(1);
-  const last = Math.min(doc.numPages, from + SHOWN - 1);
-  const pages = Array.from({ length: last - from + 1 }, (_, i) => from + i);
+  const last = Math.min(doc.pages, from + SHOWN - 1);
+  const shown = Array.from({ length: last - from + 1 }, (_, i) => from + i);
   return (
     <Dialog open onClose={close} className="relative z-40">
       <DialogBackdrop className="fixed inset-0 bg-ink/40" />
@@ -27,10 +18,10 @@ export function PdfPages({
         <DialogPanel className="max-h-full w-[860px] max-w-full overflow-auto border border-edge bg-film p-6">
           <DialogTitle className="head text-[23px]">Which page?</DialogTitle>
           <p className="mt-1 text-[15px] text-ink-2">
-            The PDF has {doc.numPages} pages. Each page that you take is a drawing of its own.
+            The PDF has {doc.pages} pages. Each page that you take is a drawing of its own.
           </p>
           <ul className="mt-4 grid grid-cols-4 gap-4">
-            {pages.map((n) => (
+            {shown.map((n) => (
               <li key={n}>
                 <button className="w-full border border-hair p-1.5 hover:border-vermilion" onClick={() => choose(n)}>
                   <Thumbnail doc={doc} page={n} />
@@ -40,12 +31,12 @@ export function PdfPages({
             ))}
           </ul>
           <div className="mt-4 flex justify-end gap-2">
-            {doc.numPages > SHOWN && (
+            {doc.pages > SHOWN && (
               <>
                 <button className="btn" disabled={from === 1} onClick={() => setFrom(from - SHOWN)}>
                   Earlier
                 </button>
-                <button className="btn" disabled={last === doc.numPages} onClick={() => setFrom(from + SHOWN)}>
+                <button className="btn" disabled={last === doc.pages} onClick={() => setFrom(from + SHOWN)}>
                   Later
                 </button>
               </>
@@ -59,17 +50,25 @@ export function PdfPages({
     </Dialog>
   );
 }
-function Thumbnail({ doc, page }: { doc: PDFDocumentProxy; page: number }) {
-  const box = useRef<HTMLDivElement>(null);
+function Thumbnail({ doc, page }: { doc: OpenPdf; page: number }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
     let here = true;
-    void (async () => {
-      const p = await doc.getPage(page);
-      const canvas = await renderPage(doc, page, WIDE / p.getViewport({ scale: 1 }).width);
-      canvas.style.width = "100%";
-      if (here) box.current?.replaceChildren(canvas);
-    })().catch(() => undefined);
+    doc.thumbnail(page, WIDE).then(
+      (picture) => {
+        if (!here || !canvas.current) return picture.close();
+        canvas.current.width = picture.width;
+        canvas.current.height = picture.height;
+        canvas.current.getContext("bitmaprenderer")!.transferFromImageBitmap(picture);
+      },
+      // a page that cannot be drawn can still be chosen, which says why
+      () => undefined,
+    );
     return () => void (here = false);
   }, [doc, page]);
-  return <div ref={box} className="grid min-h-[120px] place-items-center bg-shade" />;
+  return (
+    <div className="grid min-h-[120px] place-items-center bg-shade">
+      <canvas ref={canvas} width={WIDE} height={1} className="w-full" />
+    </div>
+  );
 }

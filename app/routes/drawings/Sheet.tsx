@@ -21,6 +21,7 @@ import { TracePanel } from "./trace/TracePanel";
 import { useSheetState } from "./useSheetState";
 import { useTargets } from "./useTargets";
 import { useTools } from "./useTools";
+import type { Work } from "./WorkProgress";
 
 const ORIGIN: Vec2 = [0, 0];
 const PADDING = [24, 96, 24, 60] as const;
@@ -33,7 +34,7 @@ interface Props {
   drawing: DrawingDoc;
   setWhich: (id: string) => void;
   upload: () => void;
-  busy: string | undefined;
+  work: Work;
   refused: string | undefined;
 }
 

@@ -1,7 +1,11 @@
-import type { useWork } from "~/sources/useWork";
+/** Work that takes a while: what it is at, which share is done where that is known, and how it is stopped. */
+export interface Work {
+  readonly progress: { readonly what: string; readonly done?: number } | undefined;
+  readonly stop: () => void;
+}
 
 /** How far heavy work is, with a button to stop it. */
-export function WorkProgress({ work }: { work: ReturnType<typeof useWork> }) {
+export function WorkProgress({ work }: { work: Work }) {
   const p = work.progress;
   if (!p) return null;
   return (
@@ -10,7 +14,11 @@ export function WorkProgress({ work }: { work: ReturnType<typeof useWork> }) {
         {p.what} …
       </p>
       <div className="flex items-center gap-3">
-        <progress className="h-2 flex-1 accent-[var(--verdigris)]" value={p.done} max={1} />
+        <progress
+          aria-label={p.what}
+          className="h-2 flex-1 accent-[var(--verdigris)]"
+          {...(p.done === undefined ? {} : { value: p.done, max: 1 })}
+        />
         <button className="btn" onClick={work.stop}>
           Stop
         </button>

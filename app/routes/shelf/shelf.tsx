@@ -14,8 +14,8 @@ import { findCards, foldersOf, PAGE, readQuery, SORTS } from "./findCards";
 import { useMissingPictures } from "./useMissingPictures";
 
 export const meta: Route.MetaFunction = () => [{ title: "Shelf · Cardo" }];
-/** The most that a job file may weigh: its pictures come as text. */
-const MAX_JOB_MB = 200;
+/** The most that a job file may weigh: the pictures of one come as text, four letters to three bytes, and all else beside them. */
+const MAX_JOB_MB = 360;
 
 export function loader({ request }: Route.LoaderArgs) {
   const query = readQuery(new URL(request.url).searchParams);
