@@ -70,6 +70,8 @@ export async function fuzzHttp(
           `/${odd()}`,
           `/jobs/${job}/framing.data`,
           `/_root.data?${odd()}`,
+          "/restore",
+          `/backup?size=${odd()}`,
         ])
         .replace(/ /g, "%20");
       const bodies = ['{"keepMine":{}}', "{}", "[]", "null", "{", '{"kind":"edit","id":"entry-1","base":0,"label":"x","patches":[{"op":"set","path":["drawings",1000000000],"value":1}]}', '{"kind":"edit","id":"entry-2","base":0,"label":"x","patches":[{"op":"set","path":["__proto__","x"],"value":1}]}', '{"kind":"event","id":"entry-3","base":0,"event":{}}', '{"kind":"undo","id":"entry-4","base":-1}', `${"[".repeat(50_000)}`, "do=delete&job=__proto__", "do=rename&job=%00&name=x", `do=folder&job=x&folder=${"f".repeat(5000)}`, "do=duplicate&job=constructor", "--b\r\nContent-Disposition: form-data; name=\"file\"; filename=\"x\"\r\n\r\nwood\r\n--b--\r\n", ""]; // prettier-ignore
@@ -79,6 +81,7 @@ export async function fuzzHttp(
         "application/json",
         "application/x-www-form-urlencoded",
         "multipart/form-data; boundary=b",
+        "application/zip",
         "text/plain",
         "",
       ]);
