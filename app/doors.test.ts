@@ -11,7 +11,7 @@ beforeAll(async () => {
   app.use(
     doors({
       names: ["127.0.0.1", "cardo.local"],
-      takes: (p) => (p.endsWith("/revisions") ? "json" : p === "/restore" ? "zip" : "form"),
+      takes: (p) => (p.endsWith("/revisions") ? "json" : p === "/restore" ? "zip" : p === "/" ? "form" : undefined),
     }),
   );
   app.all("*", (_, res) => void res.send("in"));
@@ -75,6 +75,12 @@ describe("the doors", () => {
       expect((await ask("POST", "/jobs/a/revisions", { ...own(), "content-type": type })).status).toBe(415);
     expect((await ask("POST", "/jobs/a/revisions", { ...own(), "content-type": "application/json; charset=utf-8" })).status).toBe(200); // prettier-ignore
     expect((await ask("POST", "/?index", { ...own(), "content-type": "text/plain" })).status).toBe(415);
+  });
+  it("take a backup as a zip, and nothing at all where nothing is sent", async () => {
+    expect((await ask("POST", "/restore", { ...own(), "content-type": "application/zip" })).status).toBe(200);
+    expect((await ask("POST", "/restore", { ...own(), ...FORM })).text).toBe("This takes a backup, sent as application/zip.\n"); // prettier-ignore
+    const r = await ask("POST", "/jobs/a/brief", { ...own(), ...FORM });
+    expect([r.status, r.headers.allow, r.text]).toEqual([405, "GET, HEAD", "Nothing is sent to this address.\n"]);
   });
   it.each(["evil.example", "127.0.0.1.evil.example", "evil.example:80", "127.0.0.1:99999999", "a@127.0.0.1", "[::2]"])(
     "are not opened under the name %j",

@@ -20,8 +20,6 @@ export default [
     route("card.svg", "routes/job/card.ts"),
     route("pictures", "routes/drawings/upload.ts"),
     route("file", "routes/job/file.ts"),
-    route("cut-list.csv", "routes/cutting/csv.ts"),
-    route("sheets/:file", "routes/jigs/sheet.ts"),
   ]),
   route("lines/:hash", "routes/drawings/lines.ts"),
   route("pictures/:hash/:level/:column/:row", "routes/drawings/tile.ts"),

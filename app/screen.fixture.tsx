@@ -22,6 +22,7 @@ import * as layout from "~/routes/job/layout";
 import * as revisions from "~/routes/job/revisions";
 import * as state from "~/routes/job/state";
 import Stock from "~/routes/stock/stock";
+import { drafter } from "~/workers/drafter";
 import { framer } from "~/workers/framer";
 import { planner } from "~/workers/planner";
 
@@ -58,7 +59,7 @@ class NearWorker extends EventTarget {
     const name = /([a-z]+)\.worker/.exec(String(url))![1]!;
     workers.started.push(name);
     const { port1, port2 } = this.channel;
-    expose(name === "frame" ? framer : planner(), port1 as never);
+    expose(name === "frame" ? framer : name === "draft" ? drafter : planner(), port1 as never);
     port2.addEventListener("message", (e) => {
       const tell = (): unknown => this.dispatchEvent(new MessageEvent("message", { data: (e as MessageEvent).data }));
       void Promise.resolve(workers.hold).then(tell);

@@ -1,4 +1,4 @@
-/** 200 requests at once on the demo's shelf, and a depot's sheets among them: how long each waits, and what the server takes. node --import tsx bench/manyAtOnce.ts */
+/** 200 requests at once of each sort: how long each waits, and what the server takes. node --import tsx bench/manyAtOnce.ts */
 import { spawn, spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -13,7 +13,8 @@ while (!(await fetch(address).then((r) => r.ok, () => false))) await new Promise
 const shelf = await (await fetch(address)).text();
 const job = new RegExp(`aria-label="Open Pellam depot"[^>]*href="/jobs/([\\w-]+)"|href="/jobs/([\\w-]+)"[^>]*aria-label="Open Pellam depot"`).exec(shelf); // prettier-ignore
 const depot = job?.[1] ?? job?.[2] ?? "";
-const memory = (): number => Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))![1]) / 1024;
+const memory = (): number =>
+  Number(/VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, "utf8"))![1]) / 1024;
 async function at(path: string): Promise<number> {
   const from = performance.now();
   const r = await fetch(address + path);
@@ -27,9 +28,4 @@ const said = (name: string, times: readonly number[]): void => {
 };
 said("200 shelves at once", await Promise.all(Array.from({ length: 200 }, () => at("/"))));
 said("200 states of a depot at once", await Promise.all(Array.from({ length: 200 }, () => at(`/jobs/${depot}/state`))));
-said("a depot's sheets", [await at(`/jobs/${depot}/sheets/jigs.pdf?paper=A4&date=2026-05-01`)]);
-const sheets = Promise.all([1, 2, 3, 4].map(() => at(`/jobs/${depot}/sheets/jigs.pdf?paper=A4&date=2026-05-01`)));
-await new Promise((r) => setTimeout(r, 100));
-said("a shelf beside four depots' sheets", [await at("/")]);
-said("four depots' sheets at once", await sheets);
 server.kill();

@@ -86,14 +86,11 @@ test("odd requests get a sentence and a status, never a fault", async ({ request
   const jobs = [...(await (await request.get("/")).text()).matchAll(/\/jobs\/([\w-]+)/g)].map((m) => m[1]!);
   const job = jobs[0]!;
   for (const [path, status, words] of [
-    [`/jobs/${job}/sheets/jigs.pdf?paper=constructor`, 404, /Paper “constructor” is not known/],
-    [`/jobs/${job}/sheets/jigs.pdf?paper=__proto__`, 404, /Paper “__proto__” is not known/],
-    [`/jobs/${job}/sheets/jigs.pdf?date=2026-99-99`, 400, /“2026-99-99” is no day/],
-    [`/jobs/${job}/sheets/x.constructor`, 404, /There is no such sheet/],
-    [`/jobs/${job}/sheets/nosuch.svg`, 404, /There is no sheet “nosuch”|Nothing is framed/],
-    [`/jobs/${job}/sheets/nosuch.pdf`, 404, /All sheets are in jigs\.pdf|Nothing is framed/],
     [`/jobs/${job}%00/state`, 400, /characters that no name has/],
-    ["/jobs/nope/cut-list.csv", 404, /not on the shelf/],
+    ["/restore", 405, /A backup is sent here; there is nothing to get\./],
+    [`/jobs/${job}/pictures`, 405, /A picture is sent here; there is nothing to get\./],
+    [`/jobs/${job}/revisions`, 405, /An edit is sent here; there is nothing to get\./],
+    [`/jobs/${job}/constructor`, 404, /There is nothing at this address/],
     ["/jobs/nope/file", 404, /not on the shelf/],
   ] as const) {
     const r = await request.get(path);

@@ -127,7 +127,7 @@ test("requests that are none get a sentence and a status, and reading one that i
   }
   expect((await request.get("/jobs/nothere/state?since=0")).status()).toBe(410);
   expect((await request.get("/jobs/nothere/card.svg")).status()).toBe(404);
-  expect((await request.get("/jobs/nothere/sheets/x.constructor")).status()).toBe(404);
+  expect((await request.get("/jobs/nothere/constructor")).status()).toBe(404);
   expect((await request.post("/jobs/nothere/card.svg", { data: { picture: 5 }, headers })).status()).toBe(400);
 });
 

@@ -165,7 +165,7 @@ test("a tilted sheet is set level, an angle is measured and sent, two plies are 
   await page.keyboard.press("Enter");
   await expect(page.getByRole("region", { name: "Ticket of B2" })).toBeVisible();
   const download = page.waitForEvent("download");
-  await page.getByRole("link", { name: "Cut list as CSV" }).click();
+  await page.getByRole("button", { name: "Cut list as CSV" }).click();
   const csv = readFileSync(await (await download).path(), "utf8");
   expect(csv).toContain("P1,4,batter post,12×12,");
 });

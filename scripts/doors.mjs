@@ -49,7 +49,8 @@ function nameOf(host) {
 
 /**
  * Refuses what does not come from Cardo's own page, with a status and a sentence; adds the headers that every answer has.
- * `names` are the server's names without ports; `takes` says what a path takes: a form, nothing but JSON, or a backup.
+ * `names` are the server's names without ports; `takes` says what a path takes: a form, nothing but JSON, a backup, or
+ * (undefined) nothing.
  */
 export function doors({ names, takes }) {
   const own = new Set(names.map((n) => n.toLowerCase()));
@@ -88,7 +89,12 @@ export function doors({ names, takes }) {
       (!mine && site === undefined)
     )
       return refuse(403, "Only Cardo's own page may change something. Open the Shelf and do it there.");
-    const [type, sentence] = SENT[takes(req.path)];
+    const what = takes(req.path);
+    if (what === undefined) {
+      res.setHeader("allow", "GET, HEAD");
+      return refuse(405, "Nothing is sent to this address.");
+    }
+    const [type, sentence] = SENT[what];
     if (!type.test(req.headers["content-type"] ?? "")) return refuse(415, sentence);
     next();
   };

@@ -10,12 +10,19 @@ const host = process.env.HOST ?? "127.0.0.1";
 const port = Number(process.env.PORT ?? 3000);
 const app = express();
 app.disable("x-powered-by");
+/** Where something is sent, and what. */
+const TAKES = [
+  [/^\/jobs\/[^/]+\/(revisions|card\.svg)$/, "json"],
+  [/^\/jobs\/[^/]+\/pictures$/, "form"],
+  [/^\/restore$/, "zip"],
+  // the Shelf, as a page and as the data of one
+  [/^\/(_(root)?\.data)?$/, "form"],
+];
 const more = (process.env.CARDO_HOSTS ?? "").split(",").map((n) => n.trim()).filter(Boolean); // prettier-ignore
 app.use(
   doors({
     names: ["127.0.0.1", "localhost", "[::1]", ...(/^(0\.0\.0\.0|::)$/.test(host) ? [] : [host]), ...more],
-    takes: (path) =>
-      /^\/jobs\/[^/]+\/(revisions|card\.svg)$/.test(path) ? "json" : path === "/restore" ? "zip" : "form",
+    takes: (path) => TAKES.find(([at]) => at.test(path))?.[1],
   }),
 );
 app.use(

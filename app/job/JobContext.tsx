@@ -17,7 +17,7 @@ import { diff, type Patch } from "core/keeping";
 import { tellIn, type Units } from "core/units";
 import { kindsAtHand, loadKinds } from "core/structures";
 import type { JobState } from "~/data/jobs.server";
-import type { Ask } from "~/workers/framer";
+import type { Ask } from "~/workers/heldDesigns";
 import type { NextStep } from "~/ui/nextStep";
 import { AWAY_FROM, newAsk } from "./framer";
 import { useReport, useStatuses } from "./useReport";

@@ -1,19 +1,24 @@
-import { wrap, type Remote } from "comlink";
 import type { IssuedMark } from "core/frame";
 import type { JobDoc } from "core/job";
-import type { Ask, Framer } from "~/workers/framer";
+import type { Drafter } from "~/workers/drafter";
+import type { Framer } from "~/workers/framer";
+import type { Ask } from "~/workers/heldDesigns";
+import { startWhenAsked } from "./Endable";
 
 /** Frames of more sticks than this are made and checked off the main thread. */
 export const AWAY_FROM = 1200;
 
-const start = (): Remote<Framer> =>
-  wrap<Framer>(new Worker(new URL("../workers/frame.worker.ts", import.meta.url), { type: "module" }));
-let looker: Remote<Framer> | undefined;
-let checker: Remote<Framer> | undefined;
-/** The worker that answers what is looked at: pictures and tickets, which people wait for. */
-export const startLooker = (): Remote<Framer> => (looker ??= start());
-/** The worker of what takes seconds: findings, comparisons. */
-export const startChecker = (): Remote<Framer> => (checker ??= start());
+/** A worker that frames. */
+export const newFramer = (): Worker =>
+  new Worker(new URL("../workers/frame.worker.ts", import.meta.url), { type: "module" });
+/** Asks the worker that answers what is looked at: pictures and tickets, which people wait for. */
+export const askLooker = startWhenAsked<Framer>(newFramer);
+/** Asks the worker of what takes seconds: findings, comparisons. */
+export const askChecker = startWhenAsked<Framer>(newFramer);
+/** Asks the worker that draws sheets. */
+export const askDrafter = startWhenAsked<Drafter>(
+  () => new Worker(new URL("../workers/draft.worker.ts", import.meta.url), { type: "module" }),
+);
 
 let count = 0;
 /** A state of a job to ask a worker about. */

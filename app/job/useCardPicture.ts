@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
 import { jobPicture } from "core/job";
-import { startLooker } from "./framer";
+import { askLooker } from "./framer";
 import { useJob } from "./JobContext";
 import { post } from "./post";
 
@@ -16,7 +16,7 @@ export function useCardPicture(drawn: number): void {
     const wait = setTimeout(() => {
       sent.current = revision;
       // one that does not arrive is drawn by the Shelf
-      void Promise.resolve(away ? startLooker().picture(ask) : jobPicture(design))
+      void Promise.resolve(away ? askLooker((w) => w.picture(ask)) : jobPicture(design))
         .then((picture) => post(`/jobs/${id}/card.svg`, { revision, picture }))
         .catch(() => undefined);
     }, PAUSE);

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { cutStatuses, type CutStatus, type Design, type Issue } from "core/job";
-import type { Ask } from "~/workers/framer";
-import { AWAY_FROM, startChecker, startLooker } from "./framer";
+import type { Ask } from "~/workers/heldDesigns";
+import { AWAY_FROM, askChecker, askLooker } from "./framer";
 import { reportOf, type Report } from "./report";
 import { useAnswer } from "./useAnswer";
 
@@ -17,7 +17,10 @@ export function useReport(
 ): { readonly report: Report | undefined; readonly checking: boolean } {
   const large = size > AWAY_FROM;
   const now = useMemo(() => (large ? undefined : reportOf(design, issues)), [design, issues, large]);
-  const request = useMemo(() => (large ? () => startChecker().report(ask, issues) : undefined), [ask, issues, large]);
+  const request = useMemo(
+    () => (large ? () => askChecker((w) => w.report(ask, issues)) : undefined),
+    [ask, issues, large],
+  );
   const { answer, fresh } = useAnswer<Report>(request, PAUSE);
   return { report: now ?? answer, checking: !fresh };
 }
@@ -26,7 +29,10 @@ export function useReport(
 export function useStatuses(ask: Ask, design: Design, issues: readonly Issue[], away: boolean): readonly CutStatus[] {
   const far = away && issues.some((i) => i.kind === "cut");
   const now = useMemo(() => (far ? undefined : away ? [] : cutStatuses(design, issues)), [design, issues, far, away]);
-  const request = useMemo(() => (far ? () => startLooker().statuses(ask, issues) : undefined), [ask, issues, far]);
+  const request = useMemo(
+    () => (far ? () => askLooker((w) => w.statuses(ask, issues)) : undefined),
+    [ask, issues, far],
+  );
   const { answer } = useAnswer<readonly CutStatus[]>(request);
   return now ?? answer ?? NONE;
 }

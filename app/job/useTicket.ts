@@ -1,6 +1,6 @@
 import { useMemo } from "react";
 import { useJob } from "./JobContext";
-import { startLooker } from "./framer";
+import { askLooker } from "./framer";
 import { ticketOf, type TicketFacts } from "./ticketFacts";
 import { useAnswer } from "./useAnswer";
 
@@ -9,7 +9,7 @@ export function useTicket(): TicketFacts | undefined {
   const { design, selected, away, ask } = useJob();
   const now = useMemo(() => (away || !selected ? undefined : ticketOf(design, selected)), [design, selected, away]);
   const request = useMemo(
-    () => (away && selected ? () => startLooker().ticket(ask, selected) : undefined),
+    () => (away && selected ? () => askLooker((w) => w.ticket(ask, selected)) : undefined),
     [ask, selected, away],
   );
   const { answer } = useAnswer<TicketFacts | undefined>(request);

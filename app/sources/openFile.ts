@@ -1,6 +1,6 @@
 import type { Reader } from "~/workers/reader.worker";
 import type { ReadLines } from "~/workers/readLines";
-import { Endable } from "./Endable";
+import { Endable } from "~/job/Endable";
 
 /** A file as it was read: a picture to be sent as it is, lines, or a PDF whose page is to be chosen. */
 export type Opened =

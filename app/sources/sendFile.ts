@@ -1,6 +1,6 @@
 import type { DrawingDoc } from "core/job";
 import type { ReadLines } from "~/workers/readLines";
-import { WorkStopped } from "./Endable";
+import { WorkStopped } from "~/job/Endable";
 
 interface Answer {
   readonly ok: boolean;

@@ -1,7 +1,7 @@
 import { proxy, type Remote } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { PrototypeWork, Told } from "~/workers/prototype.worker";
-import { Endable, WorkStopped } from "./Endable";
+import { Endable, WorkStopped } from "~/job/Endable";
 
 /**
  * Runs one piece of heavy work in a worker of its own, with progress and a stop. Stopping, or leaving the page, ends the

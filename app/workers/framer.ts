@@ -1,27 +1,12 @@
 import { transfer } from "comlink";
 import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
-import type { IssuedMark } from "core/frame";
-import { cutStatuses, designOf, jobPicture, lookAt, type CutStatus, type Design, type Issue, type JobDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import { cutStatuses, jobPicture, lookAt, type CutStatus, type Issue, type JobDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
 import { reportOf, type Report } from "~/job/report";
 import { ticketOf, type TicketFacts } from "~/job/ticketFacts";
+import { designFor, type Ask } from "./heldDesigns";
 
-/** A state of a job with its number: one that was asked about before is not framed again. */
-export interface Ask {
-  readonly n: number;
-  readonly doc: JobDoc;
-  readonly issued: readonly IssuedMark[];
-}
 export type PackedLook = Omit<Look, "shown"> & { readonly shown: PackedSeen };
-
-/** The designs asked about last, the latest first. */
-let held: { readonly n: number; readonly design: Design }[] = [];
-function designFor({ n, doc, issued }: Ask): Design {
-  const known = held.find((h) => h.n === n);
-  const design = known?.design ?? designOf(doc, issued);
-  held = [{ n, design }, ...held.filter((h) => h.n !== n)].slice(0, 2);
-  return design;
-}
 
 /** What takes too long on the main thread for a large frame: laying it out, and looking at every pair of its sticks. */
 export const framer = {

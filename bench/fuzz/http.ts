@@ -57,13 +57,11 @@ export async function fuzzHttp(
       const r = seeded(seed + i);
       const odd = (): string => r.pick(["constructor", "__proto__", "%00", "..%2f..%2fetc", "%E0%A4%A", "0", "-1", "1e9", "a".repeat(300), "%F0%9F%AA%B5", "x y", "'\"<", "NaN", "null", "../../x", "%2e%2e"]); // prettier-ignore
       const job = r.int(0, 3) === 0 || jobs.length === 0 ? odd() : r.pick(jobs);
-      const file = r.pick(["jigs.pdf", "x.constructor", "x.svg", ".dxf", `${odd()}.svg`, odd()]);
       const hash = r.pick(["a".repeat(64), odd()]);
       const path = r
         .pick([
-          `/jobs/${job}/${r.pick(["", "brief", "framing", "stock", "cutting", "jigs", "bench", "drawings", "state", "file", "cut-list.csv", "card.svg", "revisions", "pictures", odd()])}`,
+          `/jobs/${job}/${r.pick(["", "brief", "framing", "stock", "cutting", "jigs", "bench", "drawings", "state", "file", "card.svg", "revisions", "pictures", odd()])}`,
           `/jobs/${job}/state?since=${odd()}`,
-          `/jobs/${job}/sheets/${file}?paper=${r.pick(["A4", "constructor", odd()])}&date=${r.pick(["2026-99-99", "2026-05-01", odd()])}&sheets=${odd()}`,
           `/lines/${hash}`,
           `/pictures/${hash}/${odd()}/${r.int(-1, 3)}/${odd()}`,
           `/?find=${odd()}&sort=${odd()}&folder=${odd()}&show=${odd()}`,

@@ -5,6 +5,7 @@ import type * as Lists from "core/lists";
 import { isStyrene } from "core/lumber";
 import { Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
+import { fileName, saveFile } from "~/job/saveFile";
 import { usePaper } from "~/job/usePaper";
 import { usePlan } from "~/job/usePlan";
 import { useUnits } from "~/job/units";
@@ -37,6 +38,13 @@ export default function Cutting() {
     } catch (e) {
       toast.error(`The ${name.toLowerCase()} could not be made: ${(e as Error).message}`);
     }
+  };
+  const saveCsv = async (): Promise<void> => {
+    const [{ default: Papa }, { cutTable }] = await Promise.all([import("papaparse"), import("core/job")]);
+    const { columns, rows } = cutTable(job.design);
+    // the mark at the start tells a spreadsheet that it is UTF-8
+    const text = `\uFEFF${Papa.unparse({ fields: [...columns], data: rows.map((r) => [...r]) })}\r\n`;
+    saveFile(new Blob([text], { type: "text/csv" }), fileName(`${job.doc.name} cut list`, "csv"));
   };
   const printCutList = (): Promise<void> => print("Cut list", (l) => l.cutListPages(job.design, paper, today()));
   const printSticks = (): Promise<void> =>
@@ -72,9 +80,9 @@ export default function Cutting() {
           <button className="btn" disabled={planned.length === 0} onClick={() => void printSticks()}>
             Stick layout (PDF)
           </button>
-          <a className="btn" href={`/jobs/${job.id}/cut-list.csv`} download>
+          <button className="btn" disabled={job.design.pieces.length === 0} onClick={() => void saveCsv()}>
             Cut list as CSV
-          </a>
+          </button>
         </div>
         <div data-scrolls className="min-h-0 flex-1 overflow-auto px-7 py-3">
           {job.design.pieces.length === 0 ? (

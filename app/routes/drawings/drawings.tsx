@@ -1,7 +1,7 @@
 import { useRef, useState } from "react";
 import type { DrawingDoc } from "core/job";
 import { useJob } from "~/job/JobContext";
-import { WorkStopped } from "~/sources/Endable";
+import { WorkStopped } from "~/job/Endable";
 import { openFile, type OpenPdf } from "~/sources/openFile";
 import { sendLines, sendPicture } from "~/sources/sendFile";
 import { Next } from "~/ui/Next";

@@ -2,11 +2,13 @@ import { Busy, formOf, Queue, TooLarge } from "~/data/body.server";
 import { faultWords } from "~/data/faults.server";
 import { rowOf } from "~/data/jobs.server";
 import { addLines, addPicture, MAX_BYTES, MOST_OF_A_JOB, weightOf } from "~/data/pictures.server";
+import { onlySent } from "~/data/onlySent.server";
 import type { Route } from "./+types/upload";
 
 /** A picture is read whole: one after another, and not too many that wait. */
 const uploads = new Queue(8);
 
+export const loader = onlySent("A picture");
 /** Takes in one picture, or the lines of a vector drawing. What it is, its bytes say; the answer is a picture, lines or a sentence. */
 export async function action({ request, params }: Route.ActionArgs) {
   const refuse = (sentence: string, status = 200): Response => Response.json({ ok: false, sentence }, { status });

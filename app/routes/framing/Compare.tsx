@@ -4,7 +4,7 @@ import { boundsOfShown, elevation, VIEWS, type Shown } from "core/drawing";
 import { designVariant, type StructureDoc } from "core/job";
 import { kindOf } from "core/structures";
 import { printNumber, tellIn } from "core/units";
-import { startChecker } from "~/job/framer";
+import { askChecker } from "~/job/framer";
 import { useJob } from "~/job/JobContext";
 import { TextField } from "~/ui/Fields";
 
@@ -26,9 +26,10 @@ export default function Compare({ structure: s, close }: { structure: StructureD
   useEffect(() => {
     let waiting = true;
     setFigures(undefined);
-    void startChecker()
-      .compare(job.doc, s.id)
-      .then((c) => waiting && setFigures(c));
+    void askChecker((w) => w.compare(job.doc, s.id)).then(
+      (c) => waiting && setFigures(c),
+      () => undefined,
+    );
     return () => {
       waiting = false;
     };

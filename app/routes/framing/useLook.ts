@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from "react";
 import { unpackSeen, type View } from "core/drawing";
 import { lookAt, type Look, type LookAt, type StructureDesign } from "core/job";
 import { useJob } from "~/job/JobContext";
-import { startLooker } from "~/job/framer";
+import { askLooker } from "~/job/framer";
 
 /** A picture with what it is of: the design it was made from, and from where that is looked at. */
 export interface Looked {
@@ -44,8 +44,7 @@ export function useLook(
     const make = (): void => {
       busy.current = true;
       next.current = undefined;
-      void startLooker()
-        .look(ask, id, at)
+      void askLooker((w) => w.look(ask, id, at))
         .then(
           (l) => setLate({ design: wanted, at, look: { ...l, shown: unpackSeen(l.shown) } }),
           () => setFailed(true),

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import type { StructureDesign } from "core/job";
 import { useJob } from "~/job/JobContext";
-import { startChecker } from "~/job/framer";
+import { askChecker } from "~/job/framer";
 import { useAnswer } from "~/job/useAnswer";
 
 /** A pause after the last edit before it is counted, ms. */
@@ -13,13 +13,7 @@ export function useUnseen(design: StructureDesign | undefined): number {
   const id = design?.kind.unseen ? design.structure.id : undefined;
   const request = useMemo(
     // with everything in view it may not go together: then there is nothing to count against
-    () =>
-      id === undefined
-        ? undefined
-        : () =>
-            startChecker()
-              .unseen(ask, id)
-              .catch(() => 0),
+    () => (id === undefined ? undefined : () => askChecker((w) => w.unseen(ask, id)).catch(() => 0)),
     [ask, id],
   );
   const { answer, fresh } = useAnswer<number>(request, PAUSE);

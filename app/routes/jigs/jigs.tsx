@@ -1,15 +1,19 @@
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { toast } from "sonner";
-import { pageSvg, PAPERS, type Page, type PaperId, type PagePlan } from "core/drawing";
-import { jigSheets, pagesOf } from "core/jigs";
-import { designHash, shortHash } from "core/job";
+import { PAPERS, type PaperId } from "core/drawing";
+import { shortHash } from "core/job";
 import { Board } from "~/board/Board";
 import { useJob } from "~/job/JobContext";
+import { askDrafter } from "~/job/framer";
+import { pdfFonts } from "~/job/pdfFonts";
+import { saveFile } from "~/job/saveFile";
+import { useAnswer } from "~/job/useAnswer";
 import { clockOf } from "~/job/useKeeping";
 import { usePaper } from "~/job/usePaper";
 import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
 import { SidePanel } from "~/ui/SidePanel";
+import type { SheetPage } from "~/workers/drafter";
 
 const PADDING = [20, 16, 20, 60] as const;
 
@@ -21,11 +25,21 @@ export default function Jigs() {
   const [which, setWhich] = useState(0);
   const [page, setPage] = useState(0);
   const today = useMemo(() => new Date().toISOString().slice(0, 10), []);
-  const sheets = useMemo(() => jigSheets(job.design, today), [job.design, today]);
+  const { ask } = job;
+  const list = useAnswer(useCallback(() => askDrafter((w) => w.list(ask, today, paper)), [ask, today, paper]));
+  const turned = useAnswer(
+    useCallback(() => askDrafter((w) => w.page(ask, today, paper, which, page)), [ask, today, paper, which, page]),
+  );
+  const sheets = list.answer?.sheets ?? [];
   const sheet = sheets[Math.min(which, sheets.length - 1)];
-  const counts = useMemo(() => sheets.map((x) => pagesOf(x, paper).pages.length), [sheets, paper]);
-  const plan = useMemo(() => sheet && pagesOf(sheet, paper), [sheet, paper]);
-  if (!sheet || !plan)
+  const [making, setMaking] = useState(false);
+  if (!list.answer)
+    return (
+      <p className="p-10 text-lg" role="status">
+        {list.fault === undefined ? "Drawing the sheets …" : `The sheets could not be drawn: ${list.fault}`}
+      </p>
+    );
+  if (!sheet)
     return (
       <div className="max-w-2xl p-10">
         <h2 className="head text-[27px]">No jig yet</h2>
@@ -35,19 +49,31 @@ export default function Jigs() {
         <Next />
       </div>
     );
-  const hash = designHash(job.design);
-  const listed = sheets.map((x, n) => ({ n, name: x.words.title, pages: counts[n]! }));
+  const { hash } = list.answer;
+  const listed = sheets.map((x, n) => ({ n, name: x.title, pages: x.pages }));
   const picked = listed.filter((x) => !off.has(x.name));
   const pageCount = picked.reduce((k, x) => k + x.pages, 0);
   const prints = [...job.issues].filter((i) => i.kind === "print").reverse();
-  const shown = plan.pages[Math.min(page, plan.pages.length - 1)]!;
-  const print = async (): Promise<void> => {
-    job.addIssue("print");
-    if (!(await job.whenKept()))
-      return void toast.error("The server does not answer, so no sheet can be made. The print is noted; try again in a moment."); // prettier-ignore
-    const which = off.size > 0 ? `&sheets=${picked.map((x) => x.n).join(",")}` : "";
-    window.location.assign(`/jobs/${job.id}/sheets/jigs.pdf?paper=${paper}&date=${today}${which}`);
+  /** Makes a file of sheets while the page goes on, and saves it. */
+  const save = async (name: string, make: () => Promise<Blob>): Promise<void> => {
+    setMaking(true);
+    try {
+      saveFile(await make(), name);
+    } catch (e) {
+      toast.error(`${name} could not be made: ${(e as Error).message}`);
+    }
+    setMaking(false);
   };
+  const print = (): Promise<void> => {
+    job.addIssue("print");
+    const numbers = picked.map((x) => x.n);
+    return save(`${sheets[numbers[0]!]!.fileName}-${paper}.pdf`, async () => {
+      const fonts = await pdfFonts();
+      return askDrafter((w) => w.pdf(ask, today, paper, numbers, fonts));
+    });
+  };
+  const drawing = (as: "svg" | "dxf"): Promise<void> =>
+    save(`${sheet.fileName}.${as}`, () => askDrafter((w) => w.drawing(ask, today, which, as)));
   return (
     <div className="stage flex h-full">
       <div className="stage-main flex min-w-0 flex-1 flex-col">
@@ -57,7 +83,7 @@ export default function Jigs() {
               <SelectField
                 label="Sheet"
                 value={String(which)}
-                options={sheets.map((s, i) => ({ value: String(i), label: s.words.title }))}
+                options={sheets.map((s, i) => ({ value: String(i), label: s.title }))}
                 keep={(v) => {
                   setWhich(Number(v));
                   setPage(0);
@@ -76,30 +102,29 @@ export default function Jigs() {
               }}
             />
           </div>
-          <button className="act" disabled={picked.length === 0} onClick={() => void print()}>
-            Print jigs (PDF)
+          <button className="act" disabled={picked.length === 0 || making} onClick={() => void print()}>
+            {making ? "Making it …" : "Print jigs (PDF)"}
           </button>
           <span className="self-center text-[15px] text-ink-2" role="status">
             {picked.length === 0
               ? "no sheet is ticked"
               : `${picked.length === listed.length ? "" : `${picked.length} of `}${listed.length} ${listed.length === 1 ? "sheet" : "sheets"}, ${pageCount} ${pageCount === 1 ? "page" : "pages"}`}
           </span>
-          <a className="btn" href={`/jobs/${job.id}/sheets/${sheet.fileName}.svg?date=${today}`} download>
-            SVG
-          </a>
-          <a className="btn" href={`/jobs/${job.id}/sheets/${sheet.fileName}.dxf?date=${today}`} download>
-            DXF
-          </a>
-          {plan.pages.length > 1 && (
+          {(["svg", "dxf"] as const).map((as) => (
+            <button key={as} className="btn" disabled={making} onClick={() => void drawing(as)}>
+              {as.toUpperCase()}
+            </button>
+          ))}
+          {sheet.pages > 1 && (
             <span className="ml-auto flex items-center gap-2">
               <button className="btn" aria-label="Page before" disabled={page === 0} onClick={() => setPage(page - 1)}>
                 ‹
               </button>
-              Page {Math.min(page, plan.pages.length - 1) + 1} of {plan.pages.length}
+              Page {Math.min(page, sheet.pages - 1) + 1} of {sheet.pages}
               <button
                 className="btn"
                 aria-label="Next page"
-                disabled={page >= plan.pages.length - 1}
+                disabled={page >= sheet.pages - 1}
                 onClick={() => setPage(page + 1)}
               >
                 ›
@@ -108,7 +133,7 @@ export default function Jigs() {
           )}
         </div>
         <div className="mt-3 flex min-h-0 flex-1 border-t border-hair bg-shade">
-          <PageView plan={plan} page={shown} label={sheet.words.title} />
+          {turned.answer && <PageView page={turned.answer} label={sheet.title} />}
         </div>
       </div>
       <SidePanel label="Prints">
@@ -125,7 +150,7 @@ export default function Jigs() {
                 </button>
                 <button
                   className="link min-h-6"
-                  onClick={() => setOff(new Set(listed.filter((x) => x.name !== sheet.words.title).map((x) => x.name)))}
+                  onClick={() => setOff(new Set(listed.filter((x) => x.name !== sheet.title).map((x) => x.name)))}
                 >
                   Only the one shown
                 </button>
@@ -193,8 +218,7 @@ export default function Jigs() {
 }
 
 /** One page as it will come out of the printer. */
-function PageView({ plan, page, label }: { plan: PagePlan; page: Page; label: string }) {
-  const svg = useMemo(() => pageSvg(plan, page), [plan, page]);
+function PageView({ page, label }: { page: SheetPage; label: string }) {
   const [w, h] = page.size;
   const bounds = useMemo(() => ({ min: [0, 0] as const, max: [w, h] as const }), [w, h]);
   return (
@@ -202,7 +226,10 @@ function PageView({ plan, page, label }: { plan: PagePlan; page: Page; label: st
       {(v) => (
         <>
           <rect width={v.width} height={v.height} fill="transparent" />
-          <g transform={`${v.transform} translate(0 ${h}) scale(1 -1)`} dangerouslySetInnerHTML={{ __html: svg }} />
+          <g
+            transform={`${v.transform} translate(0 ${h}) scale(1 -1)`}
+            dangerouslySetInnerHTML={{ __html: page.svg }}
+          />
         </>
       )}
     </Board>

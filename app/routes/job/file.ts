@@ -1,15 +1,6 @@
 import { exportJob } from "~/data/jobs.server";
+import { fileName } from "~/job/saveFile";
 import type { Route } from "./+types/file";
-
-/** A name as files may have it. */
-export const fileName = (name: string, ending: string): string =>
-  `${
-    name
-      .toLowerCase()
-      .normalize("NFKD")
-      .replace(/[^a-z0-9]+/g, "-")
-      .replace(/^-|-$/g, "") || "job"
-  }.${ending}`;
 
 export function loader({ params }: Route.LoaderArgs) {
   const file = exportJob(params.job);

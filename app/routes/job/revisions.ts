@@ -2,12 +2,14 @@ import { readEntry, RequestError } from "core/keeping";
 import { jsonOf, TooLarge } from "~/data/body.server";
 import { faultWords } from "~/data/faults.server";
 import { keepEntry, type Kept } from "~/data/keep.server";
+import { onlySent } from "~/data/onlySent.server";
 import type { Route } from "./+types/revisions";
 
 /** An entry carries a piece of a job at most; the largest job there was had 3 MB. */
 const MOST_BYTES = 20 * 1048576;
 const STATUS = { conflict: 409, refused: 422, gone: 410 } as const;
 
+export const loader = onlySent("An edit");
 /** Everything that is to be kept of a job comes through here, one entry at a time. */
 export async function action({ request, params }: Route.ActionArgs) {
   const answer = (k: Kept): Response => Response.json(k, { status: k.ok ? 200 : STATUS[k.why] });

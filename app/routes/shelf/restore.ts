@@ -8,12 +8,14 @@ import { Busy, limited, Queue, tooLarge } from "~/data/body.server";
 import { dataDir } from "~/data/db.server";
 import { faultWords } from "~/data/faults.server";
 import { BackupError, restoreBackup } from "~/data/restore.server";
+import { onlySent } from "~/data/onlySent.server";
 import type { Route } from "./+types/restore";
 
 /** The most that a backup may weigh, bytes; the room on the disk is asked beside it. */
 const MOST = 64 * 1024 ** 3;
 const restores = new Queue(1);
 
+export const loader = onlySent("A backup");
 /** Takes in a backup as it comes, and puts it in the place of everything. The answer is what came back, or a sentence. */
 export async function action({ request }: Route.ActionArgs) {
   const refuse = (sentence: string, status: number): Response => Response.json({ ok: false, sentence }, { status });

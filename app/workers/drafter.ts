@@ -1,0 +1,65 @@
+import { pageSvg, type PaperId, type PdfFonts } from "core/drawing";
+import { jigDxf, jigPdf, jigSheets, jigSvg, pagesOf, type JigSheet } from "core/jigs";
+import { designHash, type Design } from "core/job";
+import { designFor, type Ask } from "./heldDesigns";
+
+/** A sheet by its title: how many pages it takes, and the name of its file. */
+export interface SheetEntry {
+  readonly title: string;
+  readonly pages: number;
+  readonly fileName: string;
+}
+/** All sheets of a design, and the hash they are issued under. */
+export interface SheetList {
+  readonly hash: string;
+  readonly sheets: readonly SheetEntry[];
+}
+/** A page as it will come out of the printer: its drawing, y up, and its size, mm. */
+export interface SheetPage {
+  readonly svg: string;
+  readonly size: readonly [number, number];
+}
+
+/** The sheets drawn last: a page that is turned draws nothing anew. */
+let drawn: { readonly design: Design; readonly date: string; readonly sheets: readonly JigSheet[] } | undefined;
+function sheetsOf(ask: Ask, date: string): readonly JigSheet[] {
+  const design = designFor(ask);
+  if (drawn?.design !== design || drawn.date !== date) drawn = { design, date, sheets: jigSheets(design, date) };
+  return drawn.sheets;
+}
+
+/** Draws the sheets of a job: of a large one that takes seconds. `date` is printed as given. */
+export const drafter = {
+  list(ask: Ask, date: string, paper: PaperId): SheetList {
+    const sheets = sheetsOf(ask, date).map((s) => ({
+      title: s.words.title,
+      pages: pagesOf(s, paper).pages.length,
+      fileName: s.fileName,
+    }));
+    return { hash: designHash(designFor(ask)), sheets };
+  },
+  /** A page of a sheet, both counted from 0; the last one where there are fewer. */
+  page(ask: Ask, date: string, paper: PaperId, sheet: number, page: number): SheetPage | undefined {
+    const s = sheetsOf(ask, date)[sheet];
+    if (!s) return undefined;
+    const plan = pagesOf(s, paper);
+    const at = plan.pages[Math.min(page, plan.pages.length - 1)]!;
+    return { svg: pageSvg(plan, at), size: [at.size[0], at.size[1]] };
+  },
+  /** A sheet as one drawing at full size. */
+  drawing(ask: Ask, date: string, sheet: number, as: "svg" | "dxf"): Blob {
+    const s = sheetsOf(ask, date)[sheet]!;
+    return as === "svg"
+      ? new Blob([jigSvg(s)], { type: "image/svg+xml" })
+      : new Blob([jigDxf(s)], { type: "image/vnd.dxf" });
+  },
+  /** Some of the sheets as one PDF. */
+  async pdf(ask: Ask, date: string, paper: PaperId, which: readonly number[], fonts: PdfFonts): Promise<Blob> {
+    const all = sheetsOf(ask, date);
+    const { doc } = designFor(ask);
+    const picked = which.flatMap((n) => all[n] ?? []);
+    const bytes = await jigPdf(picked, paper, `${doc.name}: jigs`, new Date(`${date}T00:00:00Z`), fonts);
+    return new Blob([new Uint8Array(bytes)], { type: "application/pdf" });
+  },
+};
+export type Drafter = typeof drafter;
