@@ -1,0 +1,53 @@
+// @vitest-environment jsdom
+import { screen, waitFor } from "@testing-library/react";
+import { Blob as NodeBlob } from "node:buffer";
+import { beforeAll, describe, expect, it, vi } from "vitest";
+import { bare, example, openJob, setUpScreens, workers } from "~/screen.fixture";
+
+setUpScreens();
+// the page's own kind of file does not pass through a channel of Node's
+beforeAll(() => void vi.stubGlobal("Blob", NodeBlob));
+/** What is saved while an act goes on: names and the first bytes. */
+async function saved(act: () => Promise<void>): Promise<{ name: string; text: string }> {
+  const blobs: Blob[] = [];
+  vi.stubGlobal("URL", Object.assign(URL, { createObjectURL: (b: Blob) => (blobs.push(b), "blob:x"), revokeObjectURL: () => undefined })); // prettier-ignore
+  let name = "";
+  const click = vi.spyOn(HTMLAnchorElement.prototype, "click").mockImplementation(function (this: HTMLAnchorElement) {
+    name = this.download;
+  });
+  await act();
+  await waitFor(() => expect(blobs).toHaveLength(1));
+  click.mockRestore();
+  return { name, text: await blobs[0]!.text() };
+}
+
+describe("the jigs", () => {
+  it("of a bent are drawn by a worker and told with their pages; a sheet is saved as SVG and DXF", async () => {
+    const job = await openJob(bare(example("gulch-trestle")), "jigs");
+    await screen.findByText(/^1 sheet, 1 page$/);
+    expect(workers.started).toContain("draft");
+    await screen.findByRole("region", { name: /^Page of .*template/ });
+    expect(screen.getByText(/Not printed yet\. This design is issue [0-9A-F]{7}\./)).toBeTruthy();
+    const svg = await saved(() => job.user.click(screen.getByRole("button", { name: "SVG" })));
+    expect(svg.name).toBe("bent-4-of-9-template.svg");
+    expect(svg.text).toMatch(/^<\?xml|^<svg/);
+    const dxf = await saved(() => job.user.click(screen.getByRole("button", { name: "DXF" })));
+    expect([dxf.name, dxf.text.trimStart().slice(0, 1)]).toEqual(["bent-4-of-9-template.dxf", "0"]);
+  });
+  it("of a truss are chosen by tick, counted before they are printed, and none is no print", async () => {
+    const job = await openJob(bare(example("howe-truss")), "jigs");
+    const told = await screen.findByText(/^\d+ sheets?, \d+ pages?$/);
+    const boxes = screen.queryAllByRole("checkbox");
+    if (boxes.length < 2) return expect(told.textContent).toMatch(/^1 sheet/);
+    await job.user.click(screen.getByRole("button", { name: "None" }));
+    expect(screen.getByText("no sheet is ticked")).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>("button", { name: "Print jigs (PDF)" }).disabled).toBe(true);
+    await job.user.click(boxes[0]!);
+    expect(screen.getByText(new RegExp(`^1 of ${boxes.length} sheets`))).toBeTruthy();
+  });
+  it("of an empty job are none, with what to do", async () => {
+    const job = await openJob(bare(example("empty-job")), "jigs");
+    await screen.findByText("No jig yet");
+    expect(job.words()).toMatch(/Frame a structure and its full-size template is here/);
+  });
+});
