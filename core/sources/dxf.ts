@@ -81,11 +81,11 @@ export function readDxf(text: string): SheetLines {
   let dxf: ReturnType<DxfParser["parseSync"]>;
   try {
     dxf = new DxfParser().parseSync(verticesLast(text));
-  } catch (e) {
+  } catch {
     throw new SourceError(
-      `The DXF breaks off or is damaged (${String((e as Error).message ?? e)
-        .replace(/\s+/g, " ")
-        .slice(0, 100)}). Save it again.`,
+      /EOF\s*$/.test(text)
+        ? "The DXF is damaged: it holds something that is not what its group says. Save it again."
+        : "The DXF breaks off before its end. Save it again.",
     );
   }
   if (!dxf) throw new SourceError("This is no DXF that can be read here.");

@@ -101,7 +101,7 @@ describe("SVG", () => {
     [svg(`<image href="http://x/y.png"/>`), "a link to something outside it"],
     [svg(`<foreignObject/>`), "holds a <foreignobject>"],
     [`<!DOCTYPE svg [<!ENTITY a "aaaa">]>${svg("&a;")}`, "declares entities of its own"],
-    [svg(`<g>`), "breaks off or is misspelt"],
+    [svg(`<g>`), /^The SVG breaks off or is misspelt in line 1, column \d+\. Save it again\.$/],
     [svg(""), "has no lines that can be read here"],
     [`<html></html>`, "begins with <html>"],
     [svg(`<path d="M0 0${"h1v1".repeat(250_000)}" stroke="black"/>`), "points"],
@@ -232,7 +232,11 @@ describe("DXF", () => {
   });
   it.each([
     ["AutoCAD Binary DXF\r\n\u001a", "binary DXF"],
-    ["0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nx", "damaged|no lines"],
+    ["0\nSECTION\n2\nENTITIES\n0\nLINE\n8\nx", "^The DXF breaks off before its end\\. Save it again\\.$"],
+    [
+      "0\nSECTION\n2\nENTITIES\n0\nLINE\n8\n0\n10\n5\n30\n1\n0\nENDSEC\n0\nEOF\n",
+      "^The DXF is damaged: it holds something that is not what its group says\\. Save it again\\.$|no lines",
+    ],
     ["\u00ff\u00d8\u00ff\u00e0 a photograph", "This is no DXF: it should begin with a section"],
     [dxf(seg("ON", 0, 0, 1, 1).repeat(1_000_000 / 4)).repeat(1), "more than|records"],
     [dxf(""), "no lines that can be read"],

@@ -94,9 +94,9 @@ function treeOf(text: string): Node {
   const open: Node[] = [];
   let root: Node | undefined;
   let count = 0;
-  parser.on("error", (e) => {
+  parser.on("error", () => {
     throw new SourceError(
-      `The SVG breaks off or is misspelt: ${e.message.replace(/\s+/g, " ").slice(0, 120)}. Save it again.`,
+      `The SVG breaks off or is misspelt in line ${parser.line}, column ${parser.column}. Save it again.`,
     );
   });
   parser.on("doctype", (d) => {

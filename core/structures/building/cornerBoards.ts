@@ -17,13 +17,15 @@ export function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind:
     const s: readonly [number, number] = side === "left" ? [-out, t.v - out] : [w.length - t.v + out, w.length + out];
     // where a wing stands at the corner there is none
     const wings = f.holes.filter((h) => /^wing/.test(h.id) && h.from < s[1] - NEAR && h.to > s[0] + NEAR);
-    const top = f.slopes.length > 0 ? Math.min(f.head, highest(l, f, s[0], s[1])) : f.head;
+    // the face that boards cover begins where this one ends
+    const own: CladFace = { ...f, from: s[0], to: s[1], holes: [] };
+    const top = f.slopes.length > 0 ? Math.min(f.head, highest(l, own, s[0], s[1])) : f.head;
     const ids = rest(
       [f.foot, f.head],
       wings.map((h) => [h.low, h.high]),
     ).flatMap(([z0, z1], j) => {
       if (z0 > top - LEAST) return [];
-      const id = lay(b, l, { ...f, holes: [] }, behind, {
+      const id = lay(b, l, own, behind, {
         id: j === 0 ? `corner-board/${side}` : `corner-board/${side}${j + 1}`,
         role: "corner board",
         letter: "XB",
