@@ -1,11 +1,26 @@
 import { type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
+import { defaultsOf } from "../spec";
 import { timberOf, type Timber } from "../timber";
+import { bentSpec } from "../trestle/parameters";
 import { chordSeat, type SideTruss, type TrussLayout } from "./frame";
 import type { TrussValues } from "./parameters";
 
 const HEAD = 63.5;
+
+/** How far from a bearing there is room for a beam under the chord: past the block, and past a pier's cap with the braces on its faces. Model mm. */
+function besideBearing(v: TrussValues, ctx: Context, l: TrussLayout): number {
+  const block = v.blocks ? timberOf(v.block, ctx.stock(v.block)).w : 0;
+  const pier = defaultsOf(bentSpec);
+  const cap = v.piers === "none" ? 0 : narrow(pier.cap, ctx) + 2 * narrow(pier.swayBrace, ctx);
+  return Math.max(block, cap) / 2 + l.mm(25.4);
+}
+/** The narrower side of a timber: a cap stands upright, a brace lies flat. */
+const narrow = (name: string, ctx: Context): number => {
+  const t = timberOf(name, ctx.stock(name));
+  return Math.min(t.v, t.w);
+};
 
 /** Floor beams at the panel points, stringers, ties and guard timbers of one span. */
 export function bridgeFloor(
@@ -50,10 +65,10 @@ export function bridgeFloor(
     const beams: { id: string; x: number; z: number }[] = [];
     for (const p of list) {
       const [px] = points[p]!;
+      // beside the rods, at a bearing beside its block and the pier under it: towards the middle
       const ends = p === l.topology.supports[0] || p === l.topology.supports[1];
-      if (ends && !deck) continue;
-      // beside the rods, towards the middle
-      const x = px + (px < middle - 1e-6 ? rods : -rods);
+      const aside = ends && !deck ? besideBearing(v, ctx, l) + beam.w / 2 : rods;
+      const x = px + (px < middle - 1e-6 ? aside : -aside);
       const { z } = chordSeat(l, right, chord, x, beam.w, deck ? 1 : -1);
       const id = `${root}/beam/${p}`;
       b.stick({
@@ -98,7 +113,10 @@ export function bridgeFloor(
     const inside = l.mm(v.apart) / 2 - l.chord.w / 2;
     const top = Math.max(...beams.map((x) => x.z));
     const ids: { id: string; face: "+w" }[] = [];
-    const [from, to] = [beams[0]!.x - beam.w / 2, beams[beams.length - 1]!.x + beam.w / 2];
+    // between the trusses they run out over the bearings as far as the chords do
+    const [from, to] = deck
+      ? [beams[0]!.x - beam.w / 2, beams[beams.length - 1]!.x + beam.w / 2]
+      : [-l.mm(v.chordEnd), 2 * middle + l.mm(v.chordEnd)];
     tracks.forEach((ty, t) =>
       ([-1, 1] as const).forEach((side) => {
         for (let k = 0; k < v.stringerPlies; k++) {

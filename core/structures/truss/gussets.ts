@@ -1,4 +1,4 @@
-import { hull, type Vec2, type Vec3 } from "../../geometry";
+import { clipPolygon, hull, type Vec2, type Vec3 } from "../../geometry";
 import { model } from "../../units";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
@@ -8,12 +8,19 @@ import type { TrussValues } from "./parameters";
 /** Thickness of a gusset plate, prototype mm: half an inch, common practice. */
 const PLATE = 12.7;
 
-/** Gusset plates on both faces at every panel point: the outline that covers each member for its reach, members as wide as the chord only. */
+/**
+ * Gusset plates on both faces at every panel point: the outline that covers each member for its reach. They lie on what is
+ * widest there, chord or webs; what is narrower leaves a gap under them, to be packed.
+ */
 export function gussetPlates(b: Builder, v: TrussValues, ctx: Context, l: TrussLayout, t: SideTruss): void {
   const reach = l.mm(v.gussetReach);
-  const outer =
-    Math.max(...t.chords.map((c) => widthOf(c.member)), ...t.webs.map((w) => Math.abs(w.y) * 2 + w.timber.w)) / 2;
   for (const [name, at] of Object.entries(l.topology.points)) {
+    const chords = t.chords.filter((c) => c.points.includes(name));
+    const webs = t.webs.filter((w) => w.web.a === name || w.web.b === name);
+    const flat = webs.filter((w) => !w.timber.round);
+    // webs may stand to one side of the middle
+    const outermost = (side: 1 | -1): number =>
+      Math.max(...chords.map((c) => widthOf(c.member) / 2), ...flat.map((w) => side * w.y + w.timber.w / 2));
     const stubs: Vec2[] = [];
     // a shade narrower than the members, so that what lies across them stays clear
     const stub = (to: Vec2, wide: number): void => {
@@ -24,22 +31,21 @@ export function gussetPlates(b: Builder, v: TrussValues, ctx: Context, l: TrussL
       for (const s of [-0.5, 0.5])
         for (const r of [0, k]) stubs.push([at[0] + d[0] * r - d[1] * s * deep, at[1] + d[1] * r + d[0] * s * deep]);
     };
-    let host: string | undefined;
-    for (const c of t.chords) {
+    for (const c of chords) {
       const i = c.points.indexOf(name);
-      if (i < 0) continue;
       const deep = c.member.body.shape === "straight" ? l.chord.v : 0;
-      if (Math.abs(widthOf(c.member) / 2 - outer) < 1e-6) host ??= c.id;
       for (const k of [i - 1, i + 1]) if (c.points[k]) stub(l.topology.points[c.points[k]!]!, deep);
     }
-    for (const w of t.webs)
-      if (w.web.a === name || w.web.b === name)
-        stub(l.topology.points[w.web.a === name ? w.web.b : w.web.a]!, w.timber.v);
-    const outline = hull(stubs);
-    if (outline.length < 3 || !host) continue;
-    const chord = host;
+    for (const w of webs) stub(l.topology.points[w.web.a === name ? w.web.b : w.web.a]!, w.timber.v);
+    const outline = clipPolygon(
+      hull(stubs),
+      overBeams(at, v.camber > 0 && chords.some((c) => c.chord === "bottom"), l),
+    );
+    if (outline.length < 3) continue;
     const [x0, z0] = [Math.min(...outline.map((p) => p[0])), Math.min(...outline.map((p) => p[1]))];
     ([-1, 1] as const).forEach((side) => {
+      const outer = outermost(side);
+      const chord = chords.find((c) => Math.abs(widthOf(c.member) / 2 - outer) < 1e-6);
       const id = `${t.place.root}/gusset/${name}/${side < 0 ? "near" : "far"}`;
       // seen from its own outside the outline runs the same way round: mirrored for the far plate
       const own = outline.map((p): Vec2 => (side < 0 ? [p[0] - x0, p[1] - z0] : [-(p[0] - x0), p[1] - z0]));
@@ -66,12 +72,8 @@ export function gussetPlates(b: Builder, v: TrussValues, ctx: Context, l: TrussL
           holes: [],
         },
       });
-      for (const w of t.webs)
-        if (
-          (w.web.a === name || w.web.b === name) &&
-          Math.abs(w.y + (side * w.timber.w) / 2 - side * outer) < 0.01 &&
-          !w.timber.round
-        )
+      for (const w of flat)
+        if (Math.abs(w.y + (side * w.timber.w) / 2 - side * outer) < 0.01)
           b.join({
             kind: "bearing",
             id: `${id}>${w.web.id}`,
@@ -81,18 +83,30 @@ export function gussetPlates(b: Builder, v: TrussValues, ctx: Context, l: TrussL
             bFace: side < 0 ? "+w" : "-w",
             contact: "line",
           });
-      b.join({
-        kind: "bearing",
-        id: `${id}>chord`,
-        a: id,
-        b: chord,
-        aFace: "-w",
-        bFace: side < 0 ? "+w" : "-w",
-        contact: "line",
-      });
+      if (chord)
+        b.join({
+          kind: "bearing",
+          id: `${id}>chord`,
+          a: id,
+          b: chord.id,
+          aFace: "-w",
+          bFace: side < 0 ? "+w" : "-w",
+          contact: "line",
+        });
     });
   }
 }
+/** Where a plate at a point may be: of a cambered bottom chord, which falls away to both sides, over its underside, where a floor beam may hang. */
+function overBeams(at: Vec2, arched: boolean, l: TrussLayout): readonly Vec2[] {
+  const low = arched ? at[1] - 0.47 * l.chord.v : -FAR;
+  return [
+    [-FAR, low],
+    [FAR, low],
+    [FAR, FAR],
+    [-FAR, FAR],
+  ];
+}
+const FAR = 1e5;
 const widthOf = (m: {
   body: { shape: string; components?: readonly { w: number; at: readonly [number, number] }[] };
 }): number => {

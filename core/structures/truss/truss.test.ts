@@ -45,6 +45,62 @@ describe("work lines", () => {
   });
 });
 
+describe("a bridge's floor", () => {
+  const floorOf = (v: Partial<Record<keyof TrussValues, unknown>>) => {
+    const { faults, resolved } = faultsOf(trussFrame(values(v), ctx));
+    expect(faults).toEqual([]);
+    const of = (role: string) => resolved.sticks.filter((k) => k.member.role === role);
+    const reach = (role: string): [number, number] => {
+      const x = of(role).flatMap((k) => k.parts.flatMap((p) => p.faces.flatMap((f) => f.corners.map((c) => c[0]))));
+      return [Math.min(...x), Math.max(...x)];
+    };
+    return { of, reach };
+  };
+  // [kind, span, panels]: a floor beam at every panel point, one beside each bearing
+  it.each([
+    ["king", 30, 2],
+    ["queen", 42, 3],
+    ["howe", 90, 6],
+    ["pratt", 96, 8],
+    ["warren", 80, 5],
+    ["polygonal", 120, 8],
+  ] as const)(
+    "of a %s of %i ft runs from end to end: a beam at each of its points, ties to the ends of the chords",
+    (kind, span, panels) => {
+      for (const position of kind === "king" || kind === "queen" ? ["pony"] : ["through", "pony"]) {
+        const v = { kind, position, span: feet(span), panels, floor: "beams", stringerPlies: 2, tracks: 1, tieSpacing: inches(16), chordEnd: feet(1.5), apart: feet(17) }; // prettier-ignore
+        const { of, reach } = floorOf(v);
+        expect(of("floor beam")).toHaveLength(panels + 1);
+        expect(of("stringer")).toHaveLength(4);
+        const [from, to] = reach("stringer");
+        expect((to - from) * ctx.scale.ratio).toBeCloseTo(feet(span + 3), 4);
+        // as many whole spacings as go between the outer edges of the first and the last tie: 8 in wide, 16 in apart
+        const ties = Math.floor(((span + 3) * 12 - 8) / 16 + 1e-9) + 1;
+        expect(of("tie")).toHaveLength(ties);
+        const [first, last] = reach("tie");
+        expect(first - from).toBeLessThan(inches(8) / ctx.scale.ratio + 1e-6);
+        expect(last - first).toBeCloseTo(((ties - 1) * inches(16) + inches(8)) / ctx.scale.ratio, 6);
+        expect(first + last).toBeCloseTo(from + to, 6);
+      }
+    },
+  );
+});
+
+describe("gusset plates", () => {
+  // six panels: seven points below, five above between inclined ends; two plates at each
+  it.each([
+    ["as wide as the webs", "12×12", 1],
+    ["narrower than the webs", "8×12", 1],
+    ["wider than the webs", "12×12", 3],
+  ] as const)("stand at every panel point where the chord is %s", (_, chord, chordPlies) => {
+    const { faults, resolved } = faultsOf(
+      trussFrame(values({ kind: "pratt", panels: 6, span: feet(90), gussets: true, trusses: false, floor: "none", vertical: "12×12", diagonal: "10×10", endPost: "12×12", chord, chordPlies, packing: 0, counters: "none", ends: "inclined", position: "pony" }), ctx), // prettier-ignore
+    );
+    expect(faults).toEqual([]);
+    expect(resolved.sticks.filter((k) => k.member.role === "gusset plate")).toHaveLength((7 + 5) * 2);
+  });
+});
+
 describe("a bridge", () => {
   it("has two side trusses that are cut two at a time", () => {
     const { faults, resolved } = faultsOf(trussFrame(values({ chordPlies: 4 }), ctx));
