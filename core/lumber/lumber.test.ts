@@ -1,6 +1,16 @@
 import { describe, expect, it } from "vitest";
 import { MM_PER_INCH, scaleOf } from "../units";
-import { catalogue, chooseStock, matches, nominal, parseNominal, sectionOf, wantedSection, type StockPolicy } from ".";
+import {
+  apart,
+  catalogue,
+  chooseStock,
+  matches,
+  nominal,
+  parseNominal,
+  sectionOf,
+  wantedSection,
+  type StockPolicy,
+} from ".";
 
 const HO = scaleOf("HO");
 const policy: StockPolicy = { milling: "full-sawn", series: ["scale"], choices: {} };
@@ -41,6 +51,35 @@ describe("lumber", () => {
     expect(m.error.width.model).toBeCloseTo(-0.325, 9);
     expect(m.error.width.percent).toBeCloseTo(-9.2857, 3);
     expect(m.error.width.prototype / MM_PER_INCH).toBeCloseTo(-1.1143, 3);
+  });
+  it("takes the nearest by both sides, the face before the thickness", () => {
+    // O scale, 1×8 full-sawn: 0.0208 × 0.1667 in. 1/32 × 5/32 is half again too thick and 6 % narrow;
+    // 1/32 × 3/32, which the worse side alone would allow as well, is 44 % narrow
+    const m = chooseStock(nominal(1, 8), "1×8", { ...policy, series: ["inch"] }, scaleOf("O"));
+    expect(m.item.name).toBe("Strip wood 1/32 × 5/32 in");
+    expect(m.error.width.percent).toBeCloseTo(-6.25, 2);
+    expect(m.error.thickness.percent).toBeCloseTo(50, 2);
+  });
+  it("calls half as far off as double, and never falls to the smaller of two as near", () => {
+    const at = (thickness: number, width: number) => ({ worstPercent: 0, thickness: { percent: thickness }, width: { percent: width } }) as never; // prettier-ignore
+    expect(apart(at(100, 0))).toBeCloseTo(apart(at(-50, 0)), 12);
+    expect(apart(at(0, 10))).toBeCloseTo(2 * apart(at(10, 0)), 12);
+    for (const scale of ["N", "HO", "S", "O"].map((s) => scaleOf(s)))
+      for (const [a, b] of [
+        [1, 6],
+        [2, 4],
+        [2, 10],
+        [6, 8],
+        [12, 14],
+      ] as const) {
+        const list = matches(wantedSection(nominal(a, b), "full-sawn", scale), ["inch", "metric"], scale);
+        for (const [i, m] of list.slice(1).entries()) {
+          expect(apart(m.error)).toBeGreaterThanOrEqual(apart(list[i]!.error) - 1e-9);
+          // as near, as many plies: the larger comes first
+          if (Math.abs(apart(m.error) - apart(list[i]!.error)) < 1e-9 && m.plies === list[i]!.plies)
+            expect(m.section.thickness * m.section.width).toBeLessThanOrEqual(list[i]!.section.thickness * list[i]!.section.width + 1e-9); // prettier-ignore
+        }
+      }
   });
   it("offers two plies and takes a choice, or refuses it in a sentence", () => {
     const wanted = wantedSection(nominal(12, 12), "full-sawn", HO);

@@ -65,9 +65,18 @@ export function matchOf(
   return { item, plies, along, section, error: sectionError(wanted, section, scale) };
 }
 
+/** How much more the width of a strip counts than its thickness: it is the face that shows. Common practice, no source. */
+const FACE = 2;
 /**
- * Strip stock for a wanted section, nearest first (smallest worst error, then the smaller number of plies, then the
- * catalogue's order). `series` limits what is offered; round stock never stands in for a strip, nor a strip for a round, and rounds come from the one series there is.
+ * How far a section is from the wanted one to the eye: both directions count, as ratios, so that half is as far off as
+ * double, and the visible face counts twice. 0 is the wanted one.
+ */
+export const apart = (e: SectionError): number =>
+  Math.abs(Math.log(1 + e.thickness.percent / 100)) + FACE * Math.abs(Math.log(1 + e.width.percent / 100));
+
+/**
+ * Strip stock for a wanted section, nearest first by `apart`, then the smaller number of plies, then the larger section.
+ * `series` limits what is offered; round stock never stands in for a strip, nor a strip for a round, and rounds come from the one series there is.
  */
 export function matches(wanted: Wanted, series: readonly SeriesId[], scale: Scale, laminated = true): Match[] {
   const found: Match[] = [];
@@ -81,13 +90,10 @@ export function matches(wanted: Wanted, series: readonly SeriesId[], scale: Scal
       if (item.width !== item.thickness) found.push(matchOf(item, 2, "width", wanted, scale));
     }
   }
-  const order = new Map(found.map((m, i) => [m, i]));
-  return found.sort(
-    (a, b) =>
-      (Math.abs(a.error.worstPercent - b.error.worstPercent) > 1e-9
-        ? a.error.worstPercent - b.error.worstPercent
-        : 0) ||
-      a.plies - b.plies ||
-      order.get(a)! - order.get(b)!,
-  );
+  const area = (m: Match): number => m.section.thickness * m.section.width;
+  const off = new Map(found.map((m) => [m, apart(m.error)]));
+  return found.sort((a, b) => {
+    const d = off.get(a)! - off.get(b)!;
+    return (Math.abs(d) > 1e-9 ? d : 0) || a.plies - b.plies || area(b) - area(a);
+  });
 }
