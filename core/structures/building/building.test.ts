@@ -299,6 +299,24 @@ describe("stairs", () => {
   });
 });
 
+describe("a stair's railing", () => {
+  // [feet and inches to the ground, treads, posts to a side]: 6 in risers and 12 in treads are 13.4 in along the flight
+  it.each([
+    [feet(2), 3, 2],
+    [feet(3), 5, 2],
+    [feet(6), 11, 3],
+    [feet(9), 17, 4],
+  ] as const)("of a flight of %i mm has a post at each end and none further apart than 6 ft", (deep, treads, posts) => {
+    const row = { side: "front", at: feet(8), out: feet(0), width: feet(4), level: feet(0), tread: inches(12), riser: inches(6), rail: true } as const; // prettier-ignore
+    const { of } = framed({ stairs: [row], groundDepth: deep, foundation: "posts" });
+    expect(of("tread")).toHaveLength(treads);
+    // by hand: the whole number of bays of at most 72 in that the run between the outer treads parts into, and one more
+    expect(Math.ceil(((treads - 1) * Math.hypot(6, 12)) / 72) + 1).toBe(posts);
+    expect(of("rail post")).toHaveLength(2 * posts);
+    expect(of("railing")).toHaveLength(2);
+  });
+});
+
 describe("fitting into the spot", () => {
   const v = values({
     length: feet(40),

@@ -13,6 +13,8 @@ import { buttJoint, touching } from "./wallKit";
 
 /** No flight goes on for as long as this: at 7 in a riser it is 87 ft high. */
 const MOST_RISERS = 150;
+/** A railing's posts stand no further apart along the flight, prototype mm: 6 ft, common practice. */
+const RAIL_BAY = 6 * 304.8;
 
 /** What a stair of a row comes to: its flight in prototype mm and where its foot stands. Errors: ground at or over the level it leads to. */
 export function stairOf(l: BuildingLayout, row: BuildingLayout["v"]["stairs"][number]) {
@@ -178,7 +180,10 @@ function layFlight(b: Builder, l: BuildingLayout, local: Local, x: FlightSet): v
       b.join(touching(m.id, tread, side > 0 ? "+w" : "-w", "+w"));
       return m;
     };
-    const places = f.treads > 1 ? [0, f.treads - 1] : [0];
+    // at both ends, and between them none further apart than a rail is stiff
+    const last = f.treads - 1;
+    const bays = Math.max(1, Math.ceil((last * Math.hypot(rise, run)) / mm(RAIL_BAY) - 1e-9));
+    const places = last === 0 ? [0] : Array.from({ length: bays + 1 }, (_, i) => Math.round((i * last) / bays));
     const posts = places.map(post);
     if (posts.length < 2) {
       b.joints.push({
@@ -192,7 +197,7 @@ function layFlight(b: Builder, l: BuildingLayout, local: Local, x: FlightSet): v
       continue;
     }
     const at = (k: number): Vec3 => [p, q0 - (f.treads - 1 - k) * run - t.tread.v / 2, ground + (k + 1) * rise + high];
-    const ends = places.map(at);
+    const ends = [at(0), at(last)];
     const slope = (ends[1]![2] - ends[0]![2]) / (ends[1]![1] - ends[0]![1]);
     const past = size.v;
     const ext = (e: Vec3, d: number): Vec3 => [e[0], e[1] + d, e[2] + d * slope];

@@ -80,14 +80,10 @@ export function panelsOf(v: Pick<TopologyValues, "kind" | "panels">): number {
   }
 }
 
-/** Height of a polygonal top chord at x: `slopes` straight parts with the end posts, their corners on a parabola from `hip` at the first panel point to `depth` in the middle. */
+/** Height of a polygonal top chord at x: `slopes` straight parts with the end posts, their corners on a parabola from `hip` at the first panel point to `depth` at both ends of the part in the middle, which is level. */
 export function polygonHeight(v: TopologyValues, x: number, panel: number): number {
   const parts = Math.max(1, v.slopes - 2);
   const [from, to] = [panel, v.span - panel];
-  const at = (t: number): number => {
-    const k = (2 * (t - from)) / (to - from) - 1;
-    return v.hipDepth + (v.depth - v.hipDepth) * (1 - k * k);
-  };
   if (parts === 1) return v.depth;
   // corners at panel points, so that no chord turns between them; the middle part is level
   const panels = Math.round((to - from) / panel);
@@ -96,6 +92,10 @@ export function polygonHeight(v: TopologyValues, x: number, panel: number): numb
   const corners: number[] = [];
   for (let i = 0; i <= side; i++) corners.push(corner(i));
   for (let i = side; i >= 0; i--) corners.push(v.span - corners[i]!);
+  // how far a place is from the middle: 1 at the first panel point
+  const off = (t: number): number => Math.abs((2 * (t - from)) / (to - from) - 1);
+  const inner = off(corners[side]!);
+  const at = (t: number): number => v.hipDepth + ((v.depth - v.hipDepth) * (1 - off(t) ** 2)) / (1 - inner ** 2);
   const k = corners.findIndex((c, i) => i > 0 && x <= c + 1e-9);
   const [p, q] = [corners[Math.max(1, k) - 1]!, corners[Math.max(1, k)]!];
   const [hp, hq] = [at(p), at(q)];

@@ -30,6 +30,13 @@ describe("work lines", () => {
     expect(t.points["L1"]![1]).toBeCloseTo((inches(6) * 4 * 5) / 36, 9);
     expect(t.points["U3"]![1] - t.points["L3"]![1]).toBeCloseTo(feet(24), 9);
   });
+  it("stand a polygonal top chord of five slopes on a parabola, as reckoned by hand", () => {
+    // 150 ft in ten panels of 15: corners at 15, 60 and 90, 135 ft; the middle is level at 24 ft, the first is the hip of 16
+    const v = outlineOf(values({ kind: "polygonal", slopes: "5", panels: 10, span: feet(150), depth: feet(24), hipDepth: feet(16) })); // prettier-ignore
+    const h = (ft: number): number => polygonHeight(v, feet(ft), feet(15)) / 304.8;
+    expect([h(15), h(60), h(75), h(90), h(135)].map((x) => x.toFixed(6))).toEqual(["16.000000", "24.000000", "24.000000", "24.000000", "16.000000"]); // prettier-ignore
+    expect(h(30)).toBeCloseTo(16 + (8 * 15) / 45, 6);
+  });
   it("give a polygonal top chord as many slopes as asked", () => {
     for (const slopes of [3, 5, 7] as const) {
       const v = outlineOf(
@@ -40,7 +47,9 @@ describe("work lines", () => {
       const turns = hs.slice(2).filter((h, i) => Math.abs(h - 2 * hs[i + 1]! + hs[i]!) > 1e-6).length;
       // end posts are two of the slopes; between the others the chord turns once less
       expect(turns).toBe(slopes - 3);
-      expect(hs[4]).toBeCloseTo(slopes === 3 ? v.depth : Math.max(...hs), 6);
+      // the part in the middle is as deep as asked, and no other is deeper
+      expect(hs[4]).toBeCloseTo(v.depth, 6);
+      expect(Math.max(...hs)).toBeCloseTo(v.depth, 6);
     }
   });
 });
