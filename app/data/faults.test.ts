@@ -11,14 +11,17 @@ import {
 } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { eq } from "drizzle-orm";
 import sharp from "sharp";
 import { afterEach, beforeEach, describe, expect, it } from "vitest";
 import { action as uploadAction } from "../routes/drawings/upload";
 import { action as revisionsAction } from "../routes/job/revisions";
+import { loader as start } from "../routes/job/start";
 import { formOf, jsonOf, limited, Queue, TooLarge } from "./body.server";
 import { closeDb, db } from "./db.server";
 import { faultWords } from "./faults.server";
 import { createJob, readJob } from "./jobs.server";
+import { jobs, pictures } from "./schema.server";
 import { addPicture } from "./pictures.server";
 import { letGo, makeReady } from "./start.server";
 
@@ -192,14 +195,24 @@ describe("a folder", () => {
   });
 });
 
+describe("a job's first address", () => {
+  it("is written as addresses are, whatever is asked for", () => {
+    for (const job of ["né", "木", "a b", "%", "x\ny"])
+      expect(start({ params: { job } } as never).headers.get("location")).toBe(
+        `/jobs/${encodeURIComponent(job)}/brief`,
+      );
+  });
+});
+
 describe("a picture", () => {
   const upload = async (
     bytes: Buffer,
     name = "scan.png",
+    job = "none",
   ): Promise<{ ok: boolean; sentence?: string; picture?: { hash: string } }> => {
     const form = new FormData();
     form.set("file", new File([new Uint8Array(bytes)], name));
-    const r = await uploadAction({ request: post(form), params: {} } as never);
+    const r = await uploadAction({ request: post(form), params: { job } } as never);
     return (await r.json()) as never;
   };
   it("one pixel high and very wide is refused before it is read", async () => {
@@ -207,6 +220,17 @@ describe("a picture", () => {
     const start = performance.now();
     expect(await upload(strip)).toEqual({ ok: false, sentence: "“scan.png” has 60000 × 1 pixels; a drawing has at least 16 on its short side and at most 60000 on its long one." }); // prettier-ignore
     expect(performance.now() - start).toBeLessThan(5000);
+  });
+  it("that would make a job heavier than a job file may be is refused, with what would do", async () => {
+    const job = createJob("Heavy");
+    const hashes = ["a", "b"].map((c) => c.repeat(64));
+    for (const hash of hashes)
+      db().insert(pictures).values({ hash, type: "image/png", width: 9000, height: 9000, bytes: 116e6, addedAt: "2026-11-01T00:00:00Z" }).run(); // prettier-ignore
+    db().update(jobs).set({ doc: JSON.stringify({ drawings: hashes }) }).where(eq(jobs.id, job)).run(); // prettier-ignore
+    const r = await upload(Buffer.alloc(22e6, 7), "third.png", job);
+    expect(r).toEqual({ ok: false, sentence: "The drawings of this job have 221 MB already, and this one has 21; 240 MB is the most for a job. Remove one that is not needed, or save this one as JPEG." }); // prettier-ignore
+    // in another job there is room, and then it is looked at
+    expect((await upload(Buffer.alloc(22e6, 7), "third.png", createJob("Light"))).sentence).toMatch(/no picture that can be read/); // prettier-ignore
   });
   it("sent four times at once is taken in once", async () => {
     const png = await sharp({ create: { width: 900, height: 700, channels: 3, background: "#abc" } })
