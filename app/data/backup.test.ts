@@ -57,7 +57,11 @@ describe("a backup", () => {
     rename(id, "Gulch, measured again");
     const gone = createJob("Coal shed");
     deleteJob(gone);
-    const before = { doc: readJob(id)!.confirmed.doc, past: readJob(id)!.confirmed.past, file: exportJob(id)!.text };
+    const before = {
+      doc: readJob(id)!.confirmed.doc,
+      past: readJob(id)!.confirmed.past,
+      file: [...exportJob(id)!.pieces].join(""),
+    };
     const { hash } = before.doc.drawings[0]!.picture!;
     const manifest = await backup();
     expect(manifest).toMatchObject({ cardo: "backup", version: 1, jobs: 1, missing: [] });
@@ -72,7 +76,7 @@ describe("a backup", () => {
       before: undefined,
     });
     expect(readJob(id)!.confirmed).toMatchObject({ doc: before.doc, past: before.past });
-    expect(exportJob(id)!.text).toBe(before.file);
+    expect([...exportJob(id)!.pieces].join("")).toBe(before.file);
     expect(readFileSync(originalOf(hash))).toEqual(readFileSync(join(here, "pictures", hash)));
     expect((await sharp(await readTile(hash, 0, 0, 0)).metadata()).format).toBe("jpeg");
     const undone = keepEntry(id, { kind: "undo", id: "undo-1", base: readJob(id)!.confirmed.revision, label: "Rename the job" } as never); // prettier-ignore

@@ -153,7 +153,7 @@ describe("jobs on the shelf", () => {
     jobs.deleteJob(id);
     expect(jobs.readJob(id)).toBeUndefined();
     jobs.restoreJob(id);
-    const text = jobs.exportJob(id)!.text;
+    const text = [...jobs.exportJob(id)!.pieces].join("");
     const again = await jobs.importJob(text);
     expect(read(again).doc).toEqual(read(id).doc);
     await expect(jobs.importJob(text.replace(/"files": \{[\s\S]*/, '"files": {}}'))).rejects.toThrow(

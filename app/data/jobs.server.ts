@@ -1,4 +1,5 @@
 import { and, desc, eq, inArray, isNotNull, isNull } from "drizzle-orm";
+import { randomUUID } from "node:crypto";
 import {
   designOf,
   drawingFiles,
@@ -145,19 +146,32 @@ export function clearDeleted(): void {
   forgetUnusedPictures(hashes);
 }
 
-/** Text of a job file with its issues and pictures; of a job that cannot be read, what is stored of it. */
-export function exportJob(id: string): { readonly name: string; readonly text: string } | undefined {
+/** A job file with its issues and pictures, a piece at a time: hundreds of megabytes are never there at once. Of a job that cannot be read, what is stored of it. */
+export function exportJob(id: string): { readonly name: string; readonly pieces: Iterable<string> } | undefined {
   const r = rowOf(id);
   if (!r) return undefined;
   let doc: JobDoc;
   try {
     doc = parsed(r).doc;
   } catch {
-    return { name: r.name, text: r.doc };
+    return { name: r.name, pieces: [r.doc] };
   }
   const hashes = [...new Set(drawingFiles(doc).map((f) => f.hash))];
-  const files = Object.fromEntries(hashes.map((h) => [h, pictureBase64(h)]));
-  return { name: doc.name, text: writeJobFile({ doc, issues: issuesOf(id), files }) };
+  // each picture's place in the text is marked by a word that nobody typed
+  const mark = randomUUID();
+  const files = Object.fromEntries(hashes.map((h) => [h, mark + h]));
+  const text = writeJobFile({ doc, issues: issuesOf(id), files });
+  return { name: doc.name, pieces: filledIn(text, mark, hashes) };
+}
+function* filledIn(text: string, mark: string, hashes: readonly string[]): Generator<string> {
+  let at = 0;
+  for (const h of hashes) {
+    const next = text.indexOf(mark + h, at);
+    yield text.slice(at, next);
+    yield* pictureBase64(h);
+    at = next + mark.length + h.length;
+  }
+  yield text.slice(at);
 }
 /** Puts a job file on the shelf under a new id. Errors: JobError, or a sentence about a picture that is not what it says. */
 export async function importJob(text: string): Promise<string> {

@@ -8,6 +8,7 @@ import {
   openSync,
   readdirSync,
   readFileSync,
+  readSync,
   renameSync,
   rmSync,
   writeSync,
@@ -210,8 +211,24 @@ export function weightOf(hashes: ReadonlySet<string>): number {
   const list = db().select({ hash: pictures.hash, bytes: pictures.bytes }).from(pictures).all();
   return list.reduce((sum, p) => sum + (hashes.has(p.hash) ? p.bytes : 0), 0);
 }
-/** A picture's bytes as base64, for a job file. */
-export const pictureBase64 = (hash: string): string => readFileSync(originalOf(hash)).toString("base64");
+/** Bytes read at once: a multiple of three, so that pieces of base64 join. */
+const PIECE = 3 * 1048576;
+/** A picture's bytes as base64, a piece at a time, for a job file. */
+export function* pictureBase64(hash: string): Generator<string> {
+  const file = openSync(originalOf(hash), "r");
+  try {
+    const piece = Buffer.alloc(PIECE);
+    for (let n = readWhole(file, piece); n > 0; n = readWhole(file, piece)) yield piece.toString("base64", 0, n);
+  } finally {
+    closeSync(file);
+  }
+}
+/** Fills a buffer from a file as far as there is something: one read may bring less. */
+function readWhole(file: number, into: Buffer): number {
+  let n = 0;
+  for (let got = -1; got !== 0 && n < into.length; n += got) got = readSync(file, into, n, into.length - n, null);
+  return n;
+}
 
 const inRevisions = (hash: string): boolean =>
   db()

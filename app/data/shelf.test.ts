@@ -81,7 +81,7 @@ describe("the shelf", () => {
     expect(cards.find((c) => c.name === "Sound one")!.fault).toBe("");
   });
   it("lets a broken job be exported as it is, deleted and put back, and refuses to open or change it", () => {
-    expect(jobs.exportJob("broken4")).toEqual({ name: "Broken 4", text: "{" });
+    expect(jobs.exportJob("broken4")).toEqual({ name: "Broken 4", pieces: ["{"] });
     expect(() => jobs.readJob("broken0")).toThrow("damaged");
     const edit = { kind: "edit", id: "entry-1", base: 0, label: "x", patches: [] } as const;
     expect(keeper.keepEntry("broken0", edit)).toMatchObject({ ok: false, why: "refused" });
