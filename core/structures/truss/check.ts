@@ -6,7 +6,7 @@ import { nominalMm } from "../trestle/layout";
 import { outlineOf } from "./frame";
 import { trussSpec, type TrussValues } from "./parameters";
 import { forcesOf } from "./statics";
-import { countered, panelsOf, plankReach, takesCounters } from "./topology";
+import { countered, panelsOf, plankReach, takesCounters, topologyOf } from "./topology";
 
 const fi = (mm: number): string => printFeetInches(mm);
 const SIZES = [
@@ -260,6 +260,7 @@ export function trussRemarks(v: TrussValues): Remark[] {
   const f = forcesOf(outlineOf(v));
   if (f.ok && f.caveat)
     out.push({ param: "counters", text: f.caveat, fix: { label: "Cross the panel", value: "needed" } });
+  if (f.ok) out.push(...pressedRods(v, f.forces));
   const ratio = v.span / v.depth;
   if (!isRoof(v) && v.kind !== "king" && (ratio < 3.5 || ratio > 12))
     out.push({
@@ -268,3 +269,23 @@ export function trussRemarks(v: TrussValues): Remark[] {
     });
   return out;
 }
+
+/** Rods stand for webs that are pulled; one that is pressed under a full load buckles. Forces are positive in tension. */
+function pressedRods(v: TrussValues, forces: ReadonlyMap<string, number>): Remark[] {
+  const { webs } = topologyOf(outlineOf(v));
+  return (["vertical", "diagonal"] as const).flatMap((role): Remark[] => {
+    const rod = parseNominal(v[role]);
+    const pressed = webs.filter((w) => w.role === role && (forces.get(w.id) ?? 0) < -1e-6);
+    if (!rod?.round || pressed.length === 0) return [];
+    const which = pressed.length === webs.filter((w) => w.role === role).length ? "The" : `${pressed.length} of the`;
+    return [
+      {
+        param: role,
+        text: `${which} ${role}s are pressed under a full load, and a rod of ${v[role]} buckles there: that takes a timber.`,
+        fix: { label: `Take ${TIMBER}`, value: TIMBER },
+      },
+    ];
+  });
+}
+/** A timber such as pressed webs of short bridges were made of. Common practice, no source. */
+const TIMBER = "8×10";

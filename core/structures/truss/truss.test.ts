@@ -119,6 +119,16 @@ describe("a bridge", () => {
     );
     for (const p of own) expect(p.sticks.length % 2).toBe(0);
   });
+  it("remarks on rods that are pressed: a Pratt's verticals, never a Howe's", () => {
+    const of = (v: Partial<Record<keyof TrussValues, unknown>>) => trussRemarks(values({ panels: 6, span: feet(90), depth: feet(20), counters: "none", ...v })).filter((r) => /pressed/.test(r.text)); // prettier-ignore
+    expect(of({ kind: "howe", vertical: "⌀2" })).toEqual([]);
+    const [pratt, ...rest] = of({ kind: "pratt", vertical: "⌀2", diagonal: "⌀2" });
+    expect(rest).toEqual([]);
+    expect(pratt!.param).toBe("vertical");
+    expect(pratt!.text).toMatch(/verticals are pressed under a full load, and a rod of ⌀2 buckles there: that takes a timber\.$/); // prettier-ignore
+    expect(of({ kind: "pratt", vertical: pratt!.fix!.value, diagonal: "⌀2" })).toEqual([]);
+    expect(of({ kind: "howe", vertical: "⌀2", diagonal: "⌀2" }).map((r) => r.param)).toEqual(["diagonal"]);
+  });
   it("explains what is a rod and what is a timber", () => {
     const v = values({ kind: "howe", counters: "none" });
     const f = forcesOf(outlineOf(v));
