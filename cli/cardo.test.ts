@@ -172,6 +172,9 @@ describe("the command line", () => {
       [["jigs", JOB, "--out", f], /a-file cannot be written: (there is a file of that name|a file stands)/],
       [["jigs", JOB, "--out", join(f, "in")], /cannot be written: a file stands where a folder should be/],
       [["jigs", JOB, "--out", "/dev/null/x"], /cannot be written/],
+      // where no folder can be made at all
+      [["jigs", JOB, "--out", "/proc/x/y"], /^cardo: \/proc\/x\/y cannot be written: /],
+      [["restore", JOB, "--data", "/proc/x"], /^cardo: \/proc\/x cannot be written: /],
     ] as const) {
       const r = cardo(...args);
       expect([args.join(" "), r.status, r.out]).toEqual([args.join(" "), 2, ""]);

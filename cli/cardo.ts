@@ -1,7 +1,7 @@
 import { Command, CommanderError } from "commander";
-import { closeSync, createWriteStream, existsSync, fstatSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, writeFileSync, writeSync } from "node:fs"; // prettier-ignore
+import { closeSync, createWriteStream, existsSync, fstatSync, openSync, readFileSync, renameSync, rmSync, writeFileSync, writeSync } from "node:fs"; // prettier-ignore
 import { createRequire } from "node:module";
-import { join } from "node:path";
+import { join, resolve } from "node:path";
 import type { PaperId } from "../core/drawing";
 import { isDay } from "../core/units/day";
 import { tellIn } from "../core/units/tellIn";
@@ -199,7 +199,8 @@ program
       throw new BadInput(`Paper “${o.paper}” is not known; choose ${Object.keys(PAPERS).join(", ")}.`);
     if (!isDay(o.date)) throw new BadInput(`Date “${o.date}” is no day; write it as 2026-05-01.`);
     const sheets = jigSheets(sound((await readDesign(job)).design), o.date);
-    onto(o.out, () => mkdirSync(o.out, { recursive: true }));
+    const { makeFolder } = await import("../app/data/folder.server");
+    onto(o.out, () => makeFolder(resolve(o.out)));
     const require = createRequire(import.meta.url);
     const font = (name: string): Uint8Array => readFileSync(require.resolve(name));
     const fonts = {

@@ -1,9 +1,10 @@
 import Database from "better-sqlite3";
 import { drizzle, type BetterSQLite3Database } from "drizzle-orm/better-sqlite3";
 import { migrate } from "drizzle-orm/better-sqlite3/migrator";
-import { constants, copyFileSync, existsSync, mkdirSync, readFileSync, statSync } from "node:fs";
+import { constants, copyFileSync, existsSync, readFileSync, statSync } from "node:fs";
 import { dirname, join, resolve } from "node:path";
 import { makeMissingCards } from "./cards.server";
+import { makeFolder } from "./folder.server";
 import * as schema from "./schema.server";
 
 /** Folder that holds the database and the pictures. */
@@ -70,7 +71,7 @@ export function db(): Db {
   const folder = dataDir();
   if (open?.folder === folder) return open.db;
   closeDb();
-  mkdirSync(folder, { recursive: true });
+  makeFolder(folder);
   open = { folder, db: openDatabase(databaseFile()) };
   return open.db;
 }

@@ -4,7 +4,6 @@ import {
   closeSync,
   existsSync,
   fsyncSync,
-  mkdirSync,
   openSync,
   readdirSync,
   readFileSync,
@@ -18,6 +17,7 @@ import sharp, { type Metadata } from "sharp";
 import type { DrawingFile } from "core/job";
 import { readSheetLines } from "core/sources";
 import { dataDir, db } from "./db.server";
+import { makeFolder } from "./folder.server";
 import { faultWords } from "./faults.server";
 import { pictures, revisions } from "./schema.server";
 
@@ -127,7 +127,7 @@ function keep(bytes: Buffer, type: string): Promise<Picture> {
 async function cut(bytes: Buffer, type: string, hash: string): Promise<Picture> {
   const known = db().select().from(pictures).where(eq(pictures.hash, hash)).get();
   if (known && existsSync(tiles(hash))) return known;
-  mkdirSync(picturesFolder(), { recursive: true });
+  makeFolder(picturesFolder());
   let size: { width: number; height: number };
   const building = `${tiles(hash)}-new`;
   rmSync(building, { recursive: true, force: true });
@@ -178,7 +178,7 @@ export function clearHalves(): void {
 /** Writes a file and its row: on disk before the row says so. */
 function store(bytes: Buffer, type: string, size: { readonly width: number; readonly height: number }): Picture {
   const hash = createHash("sha256").update(bytes).digest("hex");
-  mkdirSync(picturesFolder(), { recursive: true });
+  makeFolder(picturesFolder());
   writeWhole(originalOf(hash), bytes);
   const row = {
     hash,

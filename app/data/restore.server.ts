@@ -20,6 +20,7 @@ import { pipeline } from "node:stream/promises";
 import yauzl from "yauzl";
 import { BACKUP_VERSION, DATABASE, hashOfFile, MANIFEST, type Manifest } from "./backup.server";
 import { closeDb, dataDir, databaseFile, db, migrationsOf, openDatabase } from "./db.server";
+import { makeFolder } from "./folder.server";
 import { faultWords } from "./faults.server";
 import { originalOf, picturesFolder } from "./pictures.server";
 import { cards, jobs } from "./schema.server";
@@ -43,7 +44,7 @@ const MOST_MANIFEST = 10e6;
  * Errors: BackupError with what is wrong with the file; those of the disk.
  */
 export async function restoreBackup(file: string): Promise<Restored> {
-  mkdirSync(dataDir(), { recursive: true });
+  makeFolder(dataDir());
   const apart = join(dataDir(), `restore-${randomUUID()}-half`);
   mkdirSync(apart);
   try {
@@ -133,7 +134,7 @@ async function checkDatabase(file: string, manifest: Manifest, apart: string): P
 }
 /** Moves the pictures of a backup to the others: they are named by what is in them, so none takes another's place. */
 function takePictures(apart: string): void {
-  mkdirSync(picturesFolder(), { recursive: true });
+  makeFolder(picturesFolder());
   const client = new Database(join(apart, DATABASE), { readonly: true });
   try {
     for (const { hash } of client.prepare("SELECT hash FROM pictures").all() as { hash: string }[])

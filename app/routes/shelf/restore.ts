@@ -1,11 +1,12 @@
 import { randomUUID } from "node:crypto";
-import { createWriteStream, mkdirSync, rmSync } from "node:fs";
+import { createWriteStream, rmSync } from "node:fs";
 import { join } from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import type { ReadableStream as NodeStream } from "node:stream/web";
 import { Busy, limited, Queue, tooLarge } from "~/data/body.server";
 import { dataDir } from "~/data/db.server";
+import { makeFolder } from "~/data/folder.server";
 import { faultWords } from "~/data/faults.server";
 import { BackupError, restoreBackup } from "~/data/restore.server";
 import { onlySent } from "~/data/onlySent.server";
@@ -24,7 +25,7 @@ export async function action({ request }: Route.ActionArgs) {
     return await restores.run(async () => {
       const { body } = limited(request, MOST);
       if (!body) return refuse("No file came with the request. Choose a backup that Cardo made (.zip).", 400);
-      mkdirSync(dataDir(), { recursive: true });
+      makeFolder(dataDir());
       await pipeline(Readable.fromWeb(body as NodeStream), createWriteStream(file));
       return Response.json({ ok: true, restored: await restoreBackup(file) });
     });

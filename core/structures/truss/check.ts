@@ -275,7 +275,7 @@ function pressedRods(v: TrussValues, forces: ReadonlyMap<string, number>): Remar
   const { webs } = topologyOf(outlineOf(v));
   return (["vertical", "diagonal"] as const).flatMap((role): Remark[] => {
     const rod = parseNominal(v[role]);
-    const pressed = webs.filter((w) => w.role === role && (forces.get(w.id) ?? 0) < -1e-6);
+    const pressed = webs.filter((w) => w.role === role && (forces.get(w.id) ?? 0) < -PRESSED);
     if (!rod?.round || pressed.length === 0) return [];
     const which = pressed.length === webs.filter((w) => w.role === role).length ? "The" : `${pressed.length} of the`;
     return [
@@ -287,5 +287,7 @@ function pressedRods(v: TrussValues, forces: ReadonlyMap<string, number>): Remar
     ];
   });
 }
+/** Forces under a load of 1 at every panel point that a rod gives way to: crossed panels share some, which a slack rod does not take. */
+const PRESSED = 0.25;
 /** A timber such as pressed webs of short bridges were made of. Common practice, no source. */
 const TIMBER = "8×10";
