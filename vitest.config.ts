@@ -5,7 +5,7 @@ export default defineConfig({
   plugins: [tsconfigPaths()],
   test: {
     include: ["core/**/*.test.ts", "cli/**/*.test.ts", "app/**/*.test.ts", "scripts/**/*.test.ts"],
-    setupFiles: ["core/structures/all.ts"],
+    setupFiles: ["core/structures/all.ts", "scripts/unit.setup.ts"],
     testTimeout: 60_000,
     deps: { interopDefault: false },
     pool: "forks",
