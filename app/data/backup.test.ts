@@ -117,13 +117,17 @@ describe("a backup", () => {
     expect(readJob(id)!.confirmed.past.at(-1)!.label).toBe("Rename the job");
   });
 
-  it("is put in place where the database is damaged or missing", async () => {
-    await importJob(GULCH);
+  it("is put in place where the database and a picture are damaged", async () => {
+    const id = await importJob(GULCH);
+    const { hash } = readJob(id)!.confirmed.doc.drawings[0]!.picture!;
+    const whole = readFileSync(originalOf(hash));
     await backup();
     closeDb();
+    writeFileSync(originalOf(hash), whole.subarray(0, 500));
     writeFileSync(join(here, "cardo.sqlite"), "this was a database once".repeat(400));
     expect(await restoreBackup(at("all.zip"))).toMatchObject({ jobs: 1, before: "cardo.before-restore-1.sqlite" });
     expect(names()).toEqual(["Gulch trestle"]);
+    expect(readFileSync(originalOf(hash))).toEqual(whole);
   });
 
   it("is whole while edits go on", async () => {

@@ -132,14 +132,13 @@ async function checkDatabase(file: string, manifest: Manifest, apart: string): P
       throw new BackupError("A picture in the backup is missing or damaged. Choose another backup.");
   }
 }
-/** Moves the pictures of a backup to the others: they are named by what is in them, so none takes another's place. */
+/** Moves the pictures of a backup to the others: they are named by what is in them, so one takes the place of itself alone, whole where that was damaged. */
 function takePictures(apart: string): void {
   makeFolder(picturesFolder());
   const client = new Database(join(apart, DATABASE), { readonly: true });
   try {
     for (const { hash } of client.prepare("SELECT hash FROM pictures").all() as { hash: string }[])
-      if (existsSync(join(apart, hash)) && !existsSync(originalOf(hash)))
-        renameSync(join(apart, hash), originalOf(hash));
+      if (existsSync(join(apart, hash))) renameSync(join(apart, hash), originalOf(hash));
   } finally {
     client.close();
   }

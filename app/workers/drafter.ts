@@ -1,5 +1,5 @@
 import { pageSvg, type PaperId, type PdfFonts } from "core/drawing";
-import { jigDxf, jigPdf, jigSheets, jigSvg, pagesOf, type JigSheet } from "core/jigs";
+import { jigDxf, jigSheets, jigSvg, pagesOf, type JigSheet } from "core/jigs";
 import { designHash, type Design } from "core/job";
 import { designFor, type Ask } from "./heldDesigns";
 
@@ -55,6 +55,8 @@ export const drafter = {
   },
   /** Some of the sheets as one PDF. */
   async pdf(ask: Ask, date: string, paper: PaperId, which: readonly number[], fonts: PdfFonts): Promise<Blob> {
+    // the writer is large, and loaded when something is printed
+    const { jigPdf } = await import("core/jigs/jigPdf");
     const all = sheetsOf(ask, date);
     const { doc } = designFor(ask);
     const picked = which.flatMap((n) => all[n] ?? []);

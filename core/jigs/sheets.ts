@@ -1,14 +1,4 @@
-import {
-  paginate,
-  type Drawing,
-  toDxf,
-  toPdf,
-  toSvg,
-  type PagePlan,
-  type PaperId,
-  type PdfFonts,
-  type SheetText,
-} from "../drawing";
+import { paginate, type Drawing, toDxf, toSvg, type PagePlan, type PaperId, type SheetText } from "../drawing";
 import { designHash, shortHash, type Design, type StructureDesign } from "../job";
 import { feet, prototype, scaleLabel, tellIn, toModel, type Units } from "../units";
 import { singleSheet, template } from "./template";
@@ -76,18 +66,6 @@ const drawingsOf = (s: StructureDesign, d: Design): NamedDrawing[] =>
 /** Pages of a sheet on a paper. */
 export const pagesOf = (s: JigSheet, paper: PaperId): PagePlan => paginate(s.drawing, paper, s.words);
 
-/** All sheets as one PDF at full size. */
-export const jigPdf = (
-  sheets: readonly JigSheet[],
-  paper: PaperId,
-  title: string,
-  date: Date,
-  fonts: PdfFonts,
-): Promise<Uint8Array> =>
-  toPdf(
-    sheets.map((s) => ({ name: s.words.title, plan: pagesOf(s, paper) })),
-    { title, date, fonts },
-  );
 /** One sheet, not cut into pages, as SVG or DXF. */
 export const jigSvg = (s: JigSheet): string =>
   toSvg(singleSheet(s.drawing, s.words), { title: s.words.title, margin: 5 });

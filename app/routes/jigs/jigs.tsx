@@ -27,11 +27,13 @@ export default function Jigs() {
   const today = useMemo(() => new Date().toISOString().slice(0, 10), []);
   const { ask } = job;
   const list = useAnswer(useCallback(() => askDrafter((w) => w.list(ask, today, paper)), [ask, today, paper]));
-  const turned = useAnswer(
-    useCallback(() => askDrafter((w) => w.page(ask, today, paper, which, page)), [ask, today, paper, which, page]),
-  );
   const sheets = list.answer?.sheets ?? [];
-  const sheet = sheets[Math.min(which, sheets.length - 1)];
+  // an undo may leave fewer than there were
+  const at = Math.max(0, Math.min(which, sheets.length - 1));
+  const turned = useAnswer(
+    useCallback(() => askDrafter((w) => w.page(ask, today, paper, at, page)), [ask, today, paper, at, page]),
+  );
+  const sheet = sheets[at];
   const [making, setMaking] = useState(false);
   if (!list.answer)
     return (
@@ -73,7 +75,7 @@ export default function Jigs() {
     });
   };
   const drawing = (as: "svg" | "dxf"): Promise<void> =>
-    save(`${sheet.fileName}.${as}`, () => askDrafter((w) => w.drawing(ask, today, which, as)));
+    save(`${sheet.fileName}.${as}`, () => askDrafter((w) => w.drawing(ask, today, at, as)));
   return (
     <div className="stage flex h-full">
       <div className="stage-main flex min-w-0 flex-1 flex-col">
@@ -82,7 +84,7 @@ export default function Jigs() {
             <div className="w-60">
               <SelectField
                 label="Sheet"
-                value={String(which)}
+                value={String(at)}
                 options={sheets.map((s, i) => ({ value: String(i), label: s.title }))}
                 keep={(v) => {
                   setWhich(Number(v));
