@@ -62,24 +62,36 @@ describe("lumber", () => {
   });
   it("calls half as far off as double, and never falls to the smaller of two as near", () => {
     const at = (thickness: number, width: number) => ({ worstPercent: 0, thickness: { percent: thickness }, width: { percent: width } }) as never; // prettier-ignore
-    expect(apart(at(100, 0))).toBeCloseTo(apart(at(-50, 0)), 12);
-    expect(apart(at(0, 10))).toBeCloseTo(2 * apart(at(10, 0)), 12);
+    const plank = wantedSection(nominal(2, 8), "full-sawn", HO);
+    expect(apart(at(100, 0), plank)).toBeCloseTo(apart(at(-50, 0), plank), 12);
+    expect(apart(at(0, 10), plank)).toBeCloseTo(2 * apart(at(10, 0), plank), 12);
     for (const scale of ["N", "HO", "S", "O"].map((s) => scaleOf(s)))
       for (const [a, b] of [
         [1, 6],
         [2, 4],
         [2, 10],
         [6, 8],
+        [12, 12],
         [12, 14],
       ] as const) {
-        const list = matches(wantedSection(nominal(a, b), "full-sawn", scale), ["inch", "metric"], scale);
+        const wanted = wantedSection(nominal(a, b), "full-sawn", scale);
+        const list = matches(wanted, ["inch", "metric"], scale);
         for (const [i, m] of list.slice(1).entries()) {
-          expect(apart(m.error)).toBeGreaterThanOrEqual(apart(list[i]!.error) - 1e-9);
+          const [before, now] = [apart(list[i]!.error, wanted), apart(m.error, wanted)];
+          expect(now).toBeGreaterThanOrEqual(before - 1e-9);
           // as near, as many plies: the larger comes first
-          if (Math.abs(apart(m.error) - apart(list[i]!.error)) < 1e-9 && m.plies === list[i]!.plies)
+          if (Math.abs(now - before) < 1e-9 && m.plies === list[i]!.plies)
             expect(m.section.thickness * m.section.width).toBeLessThanOrEqual(list[i]!.section.thickness * list[i]!.section.width + 1e-9); // prettier-ignore
         }
       }
+  });
+  it("keeps a square post square: 9 % small both ways comes before one that is 17 % narrow one way", () => {
+    // HO 12×12 is 3.5 mm: 1/8 in is ln(3.175 / 3.5) off twice, 0.138 together; a 10×12 is ln(10 / 12) off once, 0.182
+    const wanted = wantedSection(nominal(12, 12), "full-sawn", HO);
+    const list = matches(wanted, ["scale", "inch"], HO, false).map((m) => m.item.name);
+    const [square, oblong] = [list.indexOf("Strip wood 1/8 × 1/8 in"), list.findIndex((n) => /10×12/.test(n))];
+    expect(square).toBeGreaterThan(0);
+    expect(square).toBeLessThan(oblong);
   });
   it("offers two plies and takes a choice, or refuses it in a sentence", () => {
     const wanted = wantedSection(nominal(12, 12), "full-sawn", HO);

@@ -68,11 +68,14 @@ export function matchOf(
 /** How much more the width of a strip counts than its thickness: it is the face that shows. Common practice, no source. */
 const FACE = 2;
 /**
- * How far a section is from the wanted one to the eye: both directions count, as ratios, so that half is as far off as
- * double, and the visible face counts twice. 0 is the wanted one.
+ * How far a section is from the wanted one to the eye: both sides count, as ratios, so that half is as far off as double,
+ * and their squares are added, so that a little on both is better than much on one. The wider face counts twice; a square
+ * post has no wider one. 0 is the wanted section.
  */
-export const apart = (e: SectionError): number =>
-  Math.abs(Math.log(1 + e.thickness.percent / 100)) + FACE * Math.abs(Math.log(1 + e.width.percent / 100));
+export function apart(e: SectionError, wanted: ModelSection): number {
+  const face = wanted.width - wanted.thickness < 1e-6 ? 1 : FACE;
+  return Math.hypot(Math.log(1 + e.thickness.percent / 100), face * Math.log(1 + e.width.percent / 100));
+}
 
 /**
  * Strip stock for a wanted section, nearest first by `apart`, then the smaller number of plies, then the larger section.
@@ -91,7 +94,7 @@ export function matches(wanted: Wanted, series: readonly SeriesId[], scale: Scal
     }
   }
   const area = (m: Match): number => m.section.thickness * m.section.width;
-  const off = new Map(found.map((m) => [m, apart(m.error)]));
+  const off = new Map(found.map((m) => [m, apart(m.error, wanted)]));
   return found.sort((a, b) => {
     const d = off.get(a)! - off.get(b)!;
     return (Math.abs(d) > 1e-9 ? d : 0) || a.plies - b.plies || area(b) - area(a);

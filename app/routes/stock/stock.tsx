@@ -155,8 +155,8 @@ export default function Stock() {
         )}
         <p className="mt-3 text-[15px] text-ink-2">
           Upper line thickness, lower line width. The nearest is the one whose sides come nearest as ratios, where the
-          width, which is the face that shows, counts twice; of two as near, the larger. The frame stands at the real
-          sizes: outline levels and post lines stay, the lengths between give.
+          wider face, which shows, counts twice; of two as near, the larger. The frame stands at the real sizes: outline
+          levels and post lines stay, the lengths between give.
         </p>
         {picked && <Lengths item={design.stock.get(picked)!.item} />}
       </div>
