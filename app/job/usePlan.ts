@@ -1,9 +1,10 @@
-import { proxy, wrap } from "comlink";
+import { proxy } from "comlink";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { stockLengths, wantedByItem, type ItemPlan } from "core/cutting";
 import { serves, type CutStatus } from "core/job";
 import { catalogue } from "core/lumber";
 import type { Planner, PlanNews, PlanRequest } from "~/workers/planner";
+import { Endable, WorkStopped } from "./Endable";
 import { useJob } from "./JobContext";
 
 /** A plan as it is shown: `seeking` while a better one, or its proof, is still looked for. */
@@ -44,7 +45,7 @@ export function usePlan(): {
   const [running, setRunning] = useState(false);
   const [fault, setFault] = useState<string>();
   const [round, setRound] = useState(0);
-  const worker = useRef<Worker>(undefined);
+  const worker = useRef<Endable<Planner>>(undefined);
   // what is cut stick by stick as planned leaves the plan of the rest as it is: a stick that is marked keeps its place
   const [planned, setPlanned] = useState<ReadonlySet<string>>(() => doneOf(statuses));
   const done = useMemo(() => doneOf(statuses), [statuses]);
@@ -63,7 +64,7 @@ export function usePlan(): {
   }, [design, doc, base]);
   const key = useMemo(() => JSON.stringify(requests), [requests]);
   const end = useCallback(() => {
-    worker.current?.terminate();
+    worker.current?.end();
     worker.current = undefined;
     setRunning(false);
   }, []);
@@ -71,15 +72,20 @@ export function usePlan(): {
     setFault(undefined);
     setPlans(requests.map(() => undefined));
     if (requests.length === 0) return;
-    const own = new Worker(new URL("../workers/planner.worker.ts", import.meta.url), { type: "module" });
+    const own = new Endable<Planner>(
+      new Worker(new URL("../workers/planner.worker.ts", import.meta.url), { type: "module" }),
+    );
     worker.current = own;
     setRunning(true);
     const tell = ({ at, ...news }: PlanNews): void => {
       if (worker.current === own) setPlans((all) => all.map((p, i) => (i === at ? news : p)));
     };
-    wrap<Planner>(own)
-      .plan(requests, proxy(tell))
-      .catch((e: unknown) => worker.current === own && setFault(`The plan could not be made: ${(e as Error).message}`))
+    own
+      .ask((w) => w.plan(requests, proxy(tell)))
+      .catch((e: unknown) => {
+        if (worker.current === own && !(e instanceof WorkStopped))
+          setFault(`The plan could not be made: ${(e as Error).message}`);
+      })
       .finally(() => worker.current === own && end());
     return end;
     // the key says when anything the plan depends on has changed

@@ -28,15 +28,16 @@ const open = (p: ItemPlan): boolean => p.result.status === "feasible" && !p.resu
 /**
  * Plans sticks off the main thread. A first plan of every item is told at once; then each that is not proven is bettered,
  * those with the fewest lengths first, and every better plan is told. It is stopped by ending the worker: what was told
- * is what one has. `wasm` is where a browser finds the solver.
+ * is what one has. What ends a section is waited for until it has been heard: news and the end of the work come by
+ * different ports, and the end could overtake the proof. `wasm` is where a browser finds the solver.
  */
 export const planner = (wasm?: string) => ({
-  async plan(requests: readonly PlanRequest[], tell: (news: PlanNews) => void): Promise<void> {
+  async plan(requests: readonly PlanRequest[], tell: (news: PlanNews) => unknown): Promise<void> {
     const rest: { at: number; sizes: number; told: number }[] = [];
     for (const [at, r] of requests.entries()) {
       const plan = await planItem(r.item, r.wanted, r.lengths, r.settings);
       const seeking = open(plan);
-      tell({ at, plan, seeking });
+      await tell({ at, plan, seeking });
       if (seeking) rest.push({ at, sizes: new Set(r.wanted.map((w) => w.length)).size, told: costOf(plan) });
     }
     if (rest.length === 0) return;
@@ -53,7 +54,7 @@ export const planner = (wasm?: string) => ({
         }
         return true;
       });
-      tell({ at: next.at, plan: done, seeking: false });
+      await tell({ at: next.at, plan: done, seeking: false });
     }
   },
 });
