@@ -1,6 +1,7 @@
 import { TOLERANCE } from "../geometry";
 import { pieceShape, type PieceShape } from "./pieceShape";
 import type { Resolved } from "./resolve";
+import { cutWords } from "./cutWords";
 import { mirrored, samePiece } from "./samePiece";
 
 /** Sticks that are the same piece of material: a row of the cut list. */
@@ -24,6 +25,19 @@ export interface IssuedMark {
   readonly shape: PieceShape;
 }
 
+/** Shapes made before, by what their sticks are cut from and by: an edit leaves most sticks as they are. */
+const made = new Map<string, PieceShape>();
+const MOST_MADE = 20_000;
+function shapeOf(s: Resolved, words: string | undefined): PieceShape {
+  if (words === undefined) return pieceShape(s);
+  let shape = made.get(words);
+  if (!shape) {
+    if (made.size >= MOST_MADE) made.clear();
+    made.set(words, (shape = pieceShape(s)));
+  }
+  return shape;
+}
+
 /**
  * Groups cut sticks into pieces and gives them marks. A stick joins the first group whose first member it
  * equals. Marks issued before stay with their shape and are never given to another; a new shape takes the next number.
@@ -31,16 +45,26 @@ export interface IssuedMark {
 export function piecesOf(sticks: readonly Resolved[], issued: readonly IssuedMark[] = []): Piece[] {
   const groups: { first: Resolved; shape: PieceShape; sticks: string[]; place: number }[] = [];
   const buckets = new Map<string, typeof groups>();
+  const told = new Map<string, (typeof groups)[number]>();
   for (const s of sticks) {
-    const shape = pieceShape(s);
+    // most sticks are cut like one before them
+    const words = cutWords(s);
+    const like = words === undefined ? undefined : told.get(words);
+    if (like) {
+      like.sticks.push(s.id);
+      continue;
+    }
+    const shape = shapeOf(s, words);
     const bucket = (k: number): string => `${s.stock}|${s.member.letter}|${k}`;
     const k = Math.round(shape.overall / (4 * TOLERANCE.samePiece));
     const near = [k, k - 1, k + 1].flatMap((n) => buckets.get(bucket(n)) ?? []);
     const home = near.sort((a, b) => a.place - b.place).find((g) => samePiece(g.shape, shape, s.member.turning));
+    if (words !== undefined && home) told.set(words, home);
     if (home) home.sticks.push(s.id);
     else {
       const g = { first: s, shape, sticks: [s.id], place: groups.length };
       groups.push(g);
+      if (words !== undefined) told.set(words, g);
       buckets.set(bucket(k), [...(buckets.get(bucket(k)) ?? []), g]);
     }
   }
