@@ -58,6 +58,8 @@ function frameVariant(
   longest: (stock: string) => number,
 ): Framed {
   try {
+    const said = kind.check(variant.params as Params, context.scale);
+    if (said.length > 0) return { resolved: NOTHING, fault: said.join(" "), parked: [] };
     const raw = kind.frame(variant.params as Params, context);
     const { frame, parked } = applyOverrides(raw, structure.id, variant.overrides, longest);
     return { resolved: resolve(frame), parked };

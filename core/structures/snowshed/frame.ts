@@ -4,7 +4,8 @@ import { prototype, toModel } from "../../units";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
 import { timberOf, type Timber } from "../timber";
-import { placeAt, radiusOfDegree, type Alignment, type Place } from "../whole-trestle/alignment";
+import { placeAt, type Alignment, type Place } from "../whole-trestle/alignment";
+import { radiusOf } from "../whole-trestle/layout";
 import type { SnowshedValues } from "./parameters";
 
 /** Everything a snowshed's frame, dimensions and jigs share. Model mm; z = 0 is the top of the mudsills. */
@@ -24,17 +25,11 @@ export interface SnowshedLayout {
   /** A point of frame i: along the track, to its left and over the mudsills. */
   readonly at: (i: number, along: number, left: number, z: number) => Vec3;
 }
-/** The radius in prototype mm; undefined on straight track. */
-export function snowshedRadius(v: SnowshedValues, ratio: number): number | undefined {
-  if (v.curve === "none") return undefined;
-  if (v.curve === "model") return v.modelRadius * ratio;
-  return v.curve === "radius" ? v.radius : radiusOfDegree(v.degree) * 304.8;
-}
 
 export function snowshedLayout(v: SnowshedValues, ctx: Context): SnowshedLayout {
   const mm = (n: number): number => toModel(ctx.scale, prototype(n));
   const timber = (n: string): Timber => timberOf(n, ctx.stock(n));
-  const radius = snowshedRadius(v, ctx.scale.ratio);
+  const radius = radiusOf(v, ctx.scale.ratio);
   const length = mm(v.bays * v.bay);
   const alignment: Alignment = {
     length,
@@ -128,7 +123,7 @@ function oneFrame(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void 
       [true, false],
     );
     b.join(butt(post, 1, cap, "-v", t.post.w <= t.cap.w + 1e-6 ? "face" : "line"));
-    const length = l.half * 0.5;
+    const length = Math.min(l.half * 0.5, 0.9 * sillRoom(l, i, side));
     const sill = b.stick({
       id: `${root}/mudsill/${name}`,
       assembly: root,
@@ -209,6 +204,15 @@ function oneFrame(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void 
   b.datums[`${root}/back`] = planeAt(place.at, [-place.along[0], -place.along[1], 0]);
 }
 
+/** How far apart the mudsills of frame i and its nearer neighbour stand where they are nearest, model mm. */
+function sillRoom(l: SnowshedLayout, i: number, side: 1 | -1): number {
+  const [inner, outer] = [-1, 1].map((k) => side * (l.half + (l.t.post.v + k * l.t.mudsill.v) / 2)) as [number, number];
+  const next = [i - 1, i + 1].filter((k) => k >= 0 && k < l.places.length);
+  return Math.min(
+    ...next.flatMap((k) => [inner, outer].map((left) => Math.hypot(...sub(l.at(k, 0, left, 0), l.at(i, 0, left, 0))))),
+  );
+}
+
 /** Girts, purlins and planks of a bay: between two frames that need not be parallel. */
 function bayOf(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void {
   const { t, v, mm } = l;
@@ -248,8 +252,10 @@ function bayOf(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void {
         up: [0, 0, 1],
         seat: ["centre", side > 0 ? "-" : "+"],
       });
-      b.join(butt(id, 0, `${frameRoot(ctx, i)}/post/${name}`, "-w", contact));
-      b.join(butt(id, 1, `${frameRoot(ctx, i + 1)}/post/${name}`, "+w", contact));
+      // a girt thicker than the post is wide stands proud inside
+      const whole = t.girt.w <= t.post.v + 1e-6 ? contact : "line";
+      b.join(butt(id, 0, `${frameRoot(ctx, i)}/post/${name}`, "-w", whole));
+      b.join(butt(id, 1, `${frameRoot(ctx, i + 1)}/post/${name}`, "+w", whole));
       girts.push(id);
     }
     if (!open && (v.planked === "both" || v.planked === name)) wallPlanks(b, ctx, l, i, side, out, d, girts, high);
@@ -264,13 +270,23 @@ function bayOf(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void {
       l.at(i + 1, 0, side * left, zt(left)),
       l.at(i + 1, -t.rafter.w / 2, side * left, zt(left)),
     ]);
-    const dn = Math.max(...tops.map((p) => dot(up_n, p)));
+    // and over the corners of both caps' ends
+    const ends = [
+      l.at(i, t.cap.w / 2, side * l.capHalf, l.capTop),
+      l.at(i + 1, -t.cap.w / 2, side * l.capHalf, l.capTop),
+    ];
+    const dn = Math.max(...[...tops, ...ends].map((p) => dot(up_n, p)));
     const onSlope = (p: Vec3): Vec3 => [p[0], p[1], p[2] + (dn - dot(up_n, p)) / up_n[2]];
     const purlins: string[] = [];
+    const [lowest, highest] = purlinRange(
+      t.rafter.v,
+      t.purlin,
+      l.capHalf,
+      l.k,
+      v.kingPost && t.knee.w > t.rafter.w ? t.knee.v : 0,
+    );
     for (let r = 1; r <= v.purlins; r++) {
-      // the feet of the rafters are cut level: the lowest purlin stands where they are whole
-      const low = l.capHalf - t.rafter.v / Math.sin(Math.atan(l.k));
-      const left = low - (((low - t.purlin.w * 2) * (r - 1)) / Math.max(1, v.purlins - 1)) * 0.96;
+      const left = lowest - ((lowest - highest) * (r - 1)) / Math.max(1, v.purlins - 1);
       const id = `${root}/purlin/${name}${r}`;
       const [p, q] = [onSlope(l.at(i, 0, side * left, zt(left))), onSlope(l.at(i + 1, 0, side * left, zt(left)))];
       b.stick({
@@ -294,23 +310,81 @@ function bayOf(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void {
   }
 }
 
-/** How far along a bay's chord a plank of it may reach: to where both frames' planes cut the plank's plane, and a little more. */
-function reachOf(l: SnowshedLayout, i: number, chord: Vec3, lefts: readonly number[]): readonly [number, number] {
-  const along = (k: number, left: number): number => dot(chord, l.at(k, 0, left, 0));
-  return [Math.min(...lefts.map((x) => along(i, x))), Math.max(...lefts.map((x) => along(i + 1, x)))];
+/**
+ * How far from the centre line the lowest and the highest purlin of a slope stand. The feet of the rafters are cut level on
+ * the cap: the lowest purlin stands where they are whole and its own lower edge clears the cap; the highest keeps clear of
+ * its opposite, and of a king post `king` wide that is thicker than the rafters. A rafter 10 in deep at 6 in 12 is whole 10 / sin 26.57° = 22.4 in in from the cap's end.
+ */
+export function purlinRange(
+  rafter: number,
+  purlin: { readonly v: number; readonly w: number },
+  capHalf: number,
+  k: number,
+  king = 0,
+): readonly [number, number] {
+  const [sin, cos] = [k / Math.hypot(1, k), 1 / Math.hypot(1, k)];
+  const foot = Math.max(rafter / sin, (purlin.w / 2 + purlin.v / k) * cos);
+  const low = capHalf - 1.02 * foot;
+  return [low, Math.max(0.04 * low + 1.92 * purlin.w, 1.02 * (king / 2 + purlin.v * sin + (purlin.w / 2) * cos))];
 }
-function trims(b: Builder, ctx: Context, i: number, id: string, which: readonly [boolean, boolean]): void {
-  if (which[0])
+
+/**
+ * Planks side by side along a bay's chord, from where the frames' planes cut theirs to where they do: how many, and for
+ * each what it has to do with the frames. On a curve the bay's ends lean, so that more than one may be cut to them.
+ */
+interface PlankRow {
+  readonly from: number;
+  readonly count: number;
+  /** Whether plank r is cut to the plane of the near frame, and of the far one. */
+  readonly cut: (r: number) => readonly [boolean, boolean];
+  /** Whether plank r lies over an upright (half of which is in the bay), and so on nothing between the uprights. */
+  readonly overUpright: (r: number) => boolean;
+}
+/** `lefts` is how far left of the track the row reaches, `upright` how wide along the track what stands at its ends. */
+function plankRow(
+  l: SnowshedLayout,
+  i: number,
+  chord: Vec3,
+  lefts: readonly number[],
+  plank: number,
+  upright: number,
+): PlankRow {
+  const along = (k: number, left: number, on = 0): number => dot(chord, l.at(k, on, left, 0));
+  const near = lefts.map((x) => along(i, x));
+  const far = lefts.map((x) => along(i + 1, x));
+  const [from, to] = [Math.min(...near), Math.max(...far)];
+  const count = Math.max(1, Math.ceil((to - from - 0.02) / plank));
+  const [first, last] = [(r: number): number => from + r * plank, (r: number): number => from + (r + 1) * plank];
+  const clear = [
+    Math.max(...lefts.map((x) => along(i, x, upright / 2))) + 0.05 * plank,
+    Math.min(...lefts.map((x) => along(i + 1, x, -upright / 2))) - 0.05 * plank,
+  ] as const;
+  return {
+    from,
+    count,
+    cut: (r) => [r === 0 || first(r) < Math.max(...near) - 1e-6, r === count - 1 || last(r) > Math.min(...far) + 1e-6],
+    overUpright: (r) => last(r) < clear[0] || first(r) > clear[1] || r === 0 || r === count - 1,
+  };
+}
+/** Cuts plank r of a row to the frames' planes, and where it lies over an upright lets its neighbour towards the middle hold it. */
+function endPlank(b: Builder, ctx: Context, i: number, name: string, r: number, row: PlankRow): void {
+  const id = `${name}${r + 1}`;
+  const [near, far] = row.cut(r);
+  if (near)
     b.join({ kind: "trim", id: `${id}/from`, a: id, datum: `${frameRoot(ctx, i)}/back`, as: "length", contact: "gap" });
-  if (which[1])
-    b.join({
-      kind: "trim",
-      id: `${id}/to`,
-      a: id,
-      datum: `${frameRoot(ctx, i + 1)}/plane`,
-      as: "length",
-      contact: "gap",
-    });
+  if (far)
+    b.join({ kind: "trim", id: `${id}/to`, a: id, datum: `${frameRoot(ctx, i + 1)}/plane`, as: "length", contact: "gap" }); // prettier-ignore
+  if (!row.overUpright(r) || row.count === 1) return;
+  const first = r < row.count / 2;
+  b.join({
+    kind: "bearing",
+    id: `${id}>beside`,
+    a: id,
+    b: `${name}${first ? r + 2 : r}`,
+    aFace: first ? "+v" : "-v",
+    bFace: first ? "-v" : "+v",
+    contact: "gap",
+  });
 }
 
 function wallPlanks(
@@ -329,10 +403,9 @@ function wallPlanks(
   const name = side > 0 ? "left" : "right";
   const chord = normalize(sub(l.at(i + 1, 0, 0, 0), l.at(i, 0, 0, 0)));
   const outer = l.half + l.t.post.v;
-  const [from, to] = reachOf(l, i, chord, [side * outer, side * (outer + plank.w + 0.5)]);
-  const count = Math.max(1, Math.ceil((to - from - 0.02) / plank.v));
-  for (let r = 0; r < count; r++) {
-    const s = from + (r + 0.5) * plank.v;
+  const row = plankRow(l, i, chord, [side * outer, side * (outer + plank.w + 0.5)], plank.v, l.t.post.w);
+  for (let r = 0; r < row.count; r++) {
+    const s = row.from + (r + 0.5) * plank.v;
     const base: Vec3 = addScaled(addScaled([0, 0, 0], chord, s), out, d + plank.w / 2);
     const id = `${root}/plank/${name}${r + 1}`;
     b.stick({
@@ -346,18 +419,9 @@ function wallPlanks(
       up: chord,
       square: true,
     });
-    trims(b, ctx, i, id, [r === 0, r >= count - 2]);
-    // a narrow last one is held by its neighbour
-    if (r > 0 && r === count - 1)
-      b.join({
-        kind: "bearing",
-        id: `${id}>beside`,
-        a: id,
-        b: `${root}/plank/${name}${r}`,
-        aFace: "-v",
-        bFace: "+v",
-        contact: "gap",
-      });
+    endPlank(b, ctx, i, `${root}/plank/${name}`, r, row);
+    // over a post there is no girt behind a plank
+    const atPost = row.overUpright(r);
     // width along the chord: +w looks to the left of the track
     for (const g of [girts[0]!, girts[girts.length - 1]!])
       b.join({
@@ -367,9 +431,9 @@ function wallPlanks(
         b: g,
         aFace: side > 0 ? "-w" : "+w",
         bFace: side > 0 ? "-w" : "+w",
-        contact: r === 0 || r >= count - 2 ? "gap" : "line",
+        contact: atPost ? "gap" : "line",
       });
-    if (r === 0 || r >= count - 2)
+    if (atPost)
       for (const k of [i, i + 1])
         b.join({
           kind: "bearing",
@@ -397,16 +461,15 @@ function roofPlanks(b: Builder, ctx: Context, l: SnowshedLayout, i: number, s: S
   const root = `${ctx.structure}/bay${i + 1}`;
   const name = s.side > 0 ? "left" : "right";
   const eave = l.capHalf + roofPlank.v / 2;
-  const [from, to] = reachOf(l, i, s.chord, [0, s.side * eave]);
-  const count = Math.max(1, Math.ceil((to - from - 0.02) / roofPlank.v));
+  const row = plankRow(l, i, s.chord, [0, s.side * eave], roofPlank.v, l.t.rafter.w);
   const middle = l.at(i, 0, 0, 0);
   const far = l.at(i + 1, 0, 0, 0);
   const peak: Vec3 = [(middle[0] + far[0]) / 2, (middle[1] + far[1]) / 2, 0];
   const ridge = `${root}/ridge-${name}`;
   b.datums[ridge] = planeAt(peak, [-s.out[0], -s.out[1], 0]);
   const base = dot(s.out, peak);
-  for (let r = 0; r < count; r++) {
-    const x = from + (r + 0.5) * roofPlank.v;
+  for (let r = 0; r < row.count; r++) {
+    const x = row.from + (r + 0.5) * roofPlank.v;
     const at = (left: number): Vec3 => {
       const p = addScaled(addScaled([0, 0, 0], s.chord, x), s.out, base + left);
       return [p[0], p[1], (s.d - s.n[0] * p[0] - s.n[1] * p[1]) / s.n[2]];
@@ -426,18 +489,9 @@ function roofPlanks(b: Builder, ctx: Context, l: SnowshedLayout, i: number, s: S
       seat: ["centre", inward ? "-" : "+"],
       square: [true, false],
     });
-    if (r > 0 && r === count - 1)
-      b.join({
-        kind: "bearing",
-        id: `${id}>beside`,
-        a: id,
-        b: `${root}/roof-plank/${name}${r}`,
-        aFace: "-v",
-        bFace: "+v",
-        contact: "gap",
-      });
     b.join({ kind: "trim", id: `${id}/ridge`, a: id, datum: ridge, as: "end1", contact: "gap" });
-    trims(b, ctx, i, id, [r === 0, r >= count - 2]);
+    endPlank(b, ctx, i, `${root}/roof-plank/${name}`, r, row);
+    const atRafter = row.overUpright(r);
     for (const p of [s.purlins[0]!, s.purlins[s.purlins.length - 1]!])
       b.join({
         kind: "bearing",
@@ -446,9 +500,9 @@ function roofPlanks(b: Builder, ctx: Context, l: SnowshedLayout, i: number, s: S
         b: p,
         aFace: inward ? "-w" : "+w",
         bFace: "+v",
-        contact: r === 0 || r >= count - 2 ? "gap" : "line",
+        contact: atRafter ? "gap" : "line",
       });
-    if (r === 0 || r >= count - 2)
+    if (atRafter)
       for (const k of [i, i + 1])
         b.join({
           kind: "bearing",

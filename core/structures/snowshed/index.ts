@@ -1,16 +1,17 @@
 import { parseNominal } from "../../lumber";
-import { feet, inches, model, printFeetInches, toPrototype } from "../../units";
+import { feet, inches, model, printFeetInches, toPrototype, type Scale } from "../../units";
 import type { Dimension, Remark, StructureKind, ElevationPoint } from "../kind";
 import { defaultsOf } from "../spec";
 import { nominalMm } from "../trestle/layout";
 import { unusual } from "../unusual";
-import { snowshedFrame, snowshedLayout, snowshedRadius } from "./frame";
+import { radiusOf } from "../whole-trestle/layout";
+import { purlinRange, snowshedFrame, snowshedLayout } from "./frame";
 import { SnowshedParams, snowshedSpec, type SnowshedValues } from "./parameters";
 
 const fi = (mm: number): string => printFeetInches(mm);
 const SIZES = ["post", "cap", "rafter", "knee", "mudsill", "girt", "purlin", "plank", "roofPlank"] as const;
 
-function check(v: SnowshedValues): string[] {
+function check(v: SnowshedValues, scale?: Scale): string[] {
   const bad = SIZES.filter((k) => !parseNominal(v[k]) || parseNominal(v[k])!.round);
   if (bad.length > 0)
     return bad.map((k) => `${snowshedSpec[k].label} is “${v[k]}”; write a nominal size in inches such as 10×10.`);
@@ -22,11 +23,21 @@ function check(v: SnowshedValues): string[] {
     out.push(
       `At ${v.rise} in 12 the rafters' level feet would be ${fi(foot)} long on a cap half ${fi(capHalf)}; make the roof steeper or the rafters less deep.`,
     );
-  if (v.kneeReach > v.clear / 2 - inches(6))
+  const [purlin, knee] = [nominalMm(v.purlin), nominalMm(v.knee)];
+  const king = v.kingPost && knee.thickness > nominalMm(v.rafter).thickness ? knee.width : 0;
+  const across = { v: purlin.width, w: purlin.thickness };
+  const [lowest, highest] = purlinRange(nominalMm(v.rafter).width, across, capHalf, k, king);
+  if (lowest - highest < 1.1 * (v.purlins - 1) * purlin.thickness)
+    out.push(
+      `${v.purlins} purlins of ${v.purlin} do not fit on slopes of ${fi(capHalf)}; take fewer, or smaller ones.`,
+    );
+  if (v.kneeReach > v.clear / 2 - Math.max(inches(6), 0.75 * nominalMm(v.knee).width))
     out.push(`Knee braces of ${fi(v.kneeReach)} would meet in the middle of ${fi(v.clear)}; shorten them.`);
   if (v.kneeReach + inches(12) > v.height / 2)
     out.push(`Knee braces of ${fi(v.kneeReach)} reach half way down posts of ${fi(v.height)}; shorten them.`);
-  const radius = v.curve === "model" ? undefined : snowshedRadius(v, 1);
+  const radius = radiusOf(v, scale?.ratio);
+  if (radius !== undefined && v.bays * v.bay > (5 / 3) * Math.PI * radius)
+    out.push("The shed turns by more than 300° and would meet itself. Widen its radius or take fewer bays.");
   if (radius !== undefined && radius < 4 * (capHalf + v.bay))
     out.push(
       `A radius of ${fi(radius)} is too sharp for bays of ${fi(v.bay)}; use at least ${fi(4 * (capHalf + v.bay))}.`,
@@ -90,7 +101,7 @@ export const snowshed: StructureKind = {
     { name: "Straight snowshed", params: {} },
     { name: "Snowshed on a curve", params: { curve: "degree" } },
   ],
-  check: (p) => check(p as SnowshedValues),
+  check: (p, scale) => check(p as SnowshedValues, scale),
   shown: (p, path) => shown(p as SnowshedValues, path),
   frame: (p, ctx) => snowshedFrame(p as SnowshedValues, ctx),
   dimensions: (p, ctx) => {

@@ -1,5 +1,5 @@
 import { parseNominal } from "../../lumber";
-import { feet, inches, printFeetInches } from "../../units";
+import { feet, inches, printFeetInches, type Scale } from "../../units";
 import type { Remark } from "../kind";
 import { unusual } from "../unusual";
 import { bentCheck, bentShown } from "../trestle/check";
@@ -27,7 +27,7 @@ const MOST_BENTS = 400;
 const MOST_SHIM = 16;
 
 /** Why a trestle's values cannot go together, a sentence each; empty when they can. Sizes are nominal here; what real stock makes of them the findings say. */
-export function trestleCheck(v: TrestleValues): string[] {
+export function trestleCheck(v: TrestleValues, scale?: Scale): string[] {
   const bad = SIZES.filter((k) => !parseNominal(v[k]));
   if (bad.length > 0)
     return bad.map((k) => `${trestleSpec[k].label} is “${v[k]}”, which is no nominal size; write one such as 12×12.`);
@@ -53,13 +53,14 @@ export function trestleCheck(v: TrestleValues): string[] {
   );
   const short = bays.findIndex((b) => b < shortest - 1e-6);
   if (short >= 0) out.push(`Bay ${short + 1} is only ${fi(bays[short]!)}; the least here is ${fi(shortest)}.`);
-  const radius = radiusOf(v, 87);
-  if (radius !== undefined) {
+  const curved = v.curve !== "none";
+  if (curved) {
     if (v.tangentStart + v.tangentEnd > length - feet(1))
       out.push(
         `The tangents make ${fi(v.tangentStart + v.tangentEnd)} of ${fi(length)}, which leaves no curve. Shorten them, or make the track straight.`,
       );
-    if (v.curve !== "model") {
+    const radius = radiusOf(v, scale?.ratio);
+    if (radius !== undefined) {
       const turn = (length - v.tangentStart - v.tangentEnd) / radius;
       if (turn > (5 / 3) * Math.PI)
         out.push("The curve turns by more than 300° and would meet itself. Widen its radius or shorten the trestle.");
@@ -113,7 +114,7 @@ export function trestleCheck(v: TrestleValues): string[] {
     out.push("Braces on the round piles of a skew bent find no flat: square the end bents, or leave the braces off.");
   if (v.corbels && (v.skewStart !== 0 || v.skewEnd !== 0))
     out.push("Corbels on a skew bent are not framed: square the end bents, or leave the corbels off.");
-  if (radius !== undefined && v.stringers && (v.skewStart !== 0 || v.skewEnd !== 0)) {
+  if (curved && v.stringers && (v.skewStart !== 0 || v.skewEnd !== 0)) {
     if (v.stringerSet === "laminated")
       out.push("Laminated stringers end square to the track: square the end bents, or take straight stringers.");
     if (v.superBy === "shims" && v.superelevation > 0)
@@ -127,7 +128,7 @@ export function trestleCheck(v: TrestleValues): string[] {
   if (out.length > 0) return out;
   const tall = { ...bentValues(v, Math.max(tallest, feet(5))), sway: false };
   out.push(...bentCheck(tall));
-  if (radius !== undefined && v.superelevation > 0 && v.superBy === "tilt") out.push(...lowSide(v, tall));
+  if (curved && v.superelevation > 0 && v.superBy === "tilt") out.push(...lowSide(v, tall));
   // neighbours of a skew bent have to stand clear of it at the foot of the taller
   const lay = bentLayout({ ...tall, sillSet: "overhang" });
   const foot = Math.max(lay.sillHalf, lay.capHalf);
@@ -136,7 +137,7 @@ export function trestleCheck(v: TrestleValues): string[] {
     [v.skewStart, stations[1]! - stations[0]!, 1],
     [v.skewEnd, stations[last]! - stations[last - 1]!, last + 1],
   ] as const) {
-    const need = foot * Math.abs(Math.sin((deg * Math.PI) / 180)) * (radius === undefined ? 1 : 1.15) + feet(4);
+    const need = foot * Math.abs(Math.sin((deg * Math.PI) / 180)) * (curved ? 1.15 : 1) + feet(4);
     if (deg !== 0 && bay < need)
       out.push(
         `Bent ${number}, skewed by ${Math.abs(deg)}°, comes too near its neighbour: a bay of ${fi(bay)} should be at least ${fi(need)}.`,

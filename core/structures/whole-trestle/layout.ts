@@ -79,10 +79,13 @@ const HEAD = inches(2.5);
 export const LEAST_SHIM = inches(1);
 export const LEAST_POST = feet(1);
 
-/** The curve's radius, prototype mm; undefined for straight track. */
-export function radiusOf(v: TrestleValues, ratio: number): number | undefined {
+/** The curve's radius, prototype mm; undefined for straight track, and for a radius in model mm where no ratio says what it is. */
+export function radiusOf(
+  v: Pick<TrestleValues, "curve" | "modelRadius" | "radius" | "degree">,
+  ratio: number | undefined,
+): number | undefined {
   if (v.curve === "none") return undefined;
-  if (v.curve === "model") return v.modelRadius * ratio;
+  if (v.curve === "model") return ratio === undefined ? undefined : v.modelRadius * ratio;
   return v.curve === "radius" ? v.radius : feet(radiusOfDegree(v.degree));
 }
 /** Stations of the bents, prototype mm: at the spacing with the last bay taking between a half and one and a half of it, or bay by bay. */
