@@ -26,7 +26,7 @@ for (const id of only.length > 0 ? only : KIND_IDS.filter((k) => k !== "traced")
   const shapes = new Map<string, number>();
   for (let i = 0; i < wanted; i++) {
     const { params, bench } = valuesFrom(kind, seed * 100_000 + i);
-    const said = kind.check(params, contextOf(bench).scale);
+    const said = kind.check(params, contextOf(bench));
     if (said.length > 0) {
       refused++;
       const text = said[0]!.replace(/[\d′″⁄½¼¾⅛⅜⅝⅞.-]+/g, "#");
@@ -35,7 +35,7 @@ for (const id of only.length > 0 ? only : KIND_IDS.filter((k) => k !== "traced")
     }
     let faults: string[];
     try {
-      faults = faultsOf(kind.frame(params, contextOf(bench))).faults;
+      faults = faultsOf(kind.frame(params, contextOf(bench)), true).faults;
     } catch (e) {
       faults = [`! ${(e as Error).message}`];
     }

@@ -6,6 +6,7 @@ import {
   designOf,
   issuedMarks,
   issueOf,
+  benchOf,
   paramProblems,
   type CutStatus,
   type Design,
@@ -14,7 +15,7 @@ import {
   type VariantDoc,
 } from "core/job";
 import { diff, type Patch } from "core/keeping";
-import { scaleOf, tellIn, type Units } from "core/units";
+import { tellIn, type Units } from "core/units";
 import { kindsAtHand, loadKinds } from "core/structures";
 import type { JobState } from "~/data/jobs.server";
 import type { Ask } from "~/workers/heldDesigns";
@@ -91,10 +92,9 @@ export const chosenVariant = <V extends { id: string }>(s: { chosen: string; var
   s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
 
 function problems(before: JobDoc, after: JobDoc): string[] {
-  const scale = scaleOf(after.brief.scale.id, after.brief.scale.ratio);
   const old = new Set<VariantDoc>(before.structures.flatMap((s) => s.variants));
   return after.structures.flatMap((s) =>
-    s.variants.filter((v) => !old.has(v)).flatMap((v) => paramProblems(s.kind, v.params, scale)),
+    s.variants.filter((v) => !old.has(v)).flatMap((v) => paramProblems(s.kind, v.params, benchOf(after, s.id))),
   );
 }
 

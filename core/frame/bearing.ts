@@ -164,7 +164,7 @@ export function bearings(r: ResolvedFrame): Bearing[] {
   return out;
 }
 
-/** The groups of members that hang together by touching joints; a sound structure is one group. Loose members are left out. */
+/** The groups of members that hang together by touching joints; a sound structure is one group. What stands on the ground is held by it. Loose members are left out. */
 export function connectedGroups(r: ResolvedFrame, found: readonly Bearing[] = bearings(r)): string[][] {
   const parent = new Map(r.frame.members.filter((m) => !m.loose).map((m) => [m.id, m.id]));
   const root = (id: string): string => {
@@ -172,6 +172,8 @@ export function connectedGroups(r: ResolvedFrame, found: readonly Bearing[] = be
     while (parent.get(x) !== x) x = parent.get(x)!;
     return x;
   };
+  const grounded = r.frame.members.filter((m) => m.grounded && !m.loose).map((m) => m.id);
+  for (const id of grounded.slice(1)) parent.set(root(id), root(grounded[0]!));
   for (const { a, b, touches } of found) {
     const [x, y] = [wholeId(a), wholeId(b)];
     if (touches && parent.has(x) && parent.has(y)) parent.set(root(x), root(y));

@@ -99,6 +99,8 @@ export interface Member {
   readonly theoretical?: Model;
   /** Stands alone or lifts off: it need not hang together with the rest. */
   readonly loose?: boolean;
+  /** Stands on the ground: what stands on it hangs together by it, like the bents of a trestle that has no stringers. */
+  readonly grounded?: boolean;
   /** What it lies over, for a painter who goes by depth: the sticks of a role in an assembly, which slope away under it. Those of a group keep their own order. */
   readonly over?: { readonly assembly: string; readonly role: string; readonly group: string };
   /** "any": plain stock may be turned over every way; "face": the -w face has to stay out of sight (textured or grained). */

@@ -49,6 +49,12 @@ export function stockLookup(doc: JobDoc, scale: Scale): (name: string) => Match 
   };
 }
 
+/** What a job's structures are framed with: its scale, and what its stock makes of a nominal size. */
+export function benchOf(doc: JobDoc, structure: string): Context {
+  const scale = scaleOf(doc.brief.scale.id, doc.brief.scale.ratio);
+  return { structure, scale, stock: stockLookup(doc, scale) };
+}
+
 /** Frames one variant of a structure. A fault is an outcome, not an exception, so that one broken structure leaves the others whole. */
 function frameVariant(
   kind: StructureKind,
@@ -58,7 +64,7 @@ function frameVariant(
   longest: (stock: string) => number,
 ): Framed {
   try {
-    const said = kind.check(variant.params as Params, context.scale);
+    const said = kind.check(variant.params as Params, context);
     if (said.length > 0) return { resolved: NOTHING, fault: said.join(" "), parked: [] };
     const raw = kind.frame(variant.params as Params, context);
     const { frame, parked } = applyOverrides(raw, structure.id, variant.overrides, longest);

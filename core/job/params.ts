@@ -1,7 +1,6 @@
 import { plainToInstance } from "class-transformer";
 import { validateSync, type ValidationError } from "class-validator";
-import { kindOf, type Params } from "../structures";
-import type { Scale } from "../units";
+import { kindOf, type Context, type Params } from "../structures";
 import { ownWords } from "./ownWords";
 
 export const STRICT = { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true } as const;
@@ -19,8 +18,8 @@ export function sentences(errors: readonly ValidationError[], at = ""): string[]
   });
 }
 
-/** Sentences for parameters that a kind refuses: single values, then values that cannot go together, in the scale where it is given. */
-export function paramProblems(kindId: string, params: Params, scale?: Scale): string[] {
+/** Sentences for parameters that a kind refuses: single values, then values that cannot go together, on its bench where that is given. */
+export function paramProblems(kindId: string, params: Params, context?: Context): string[] {
   const kind = kindOf(kindId);
   const errors = validateSync(plainToInstance(kind.Params, params), STRICT);
   if (errors.length > 0)
@@ -28,5 +27,5 @@ export function paramProblems(kindId: string, params: Params, scale?: Scale): st
       ...Object.values(e.constraints ?? {}).map(ownWords),
       ...sentences(e.children ?? [], e.property),
     ]);
-  return kind.check(params, scale);
+  return kind.check(params, context);
 }

@@ -67,8 +67,8 @@ export interface StructureKind {
   initial(): Params;
   /** What a new one may start as besides, each with the values that differ from the usual. */
   readonly starts?: readonly { readonly name: string; readonly params: Params }[];
-  /** Why values that are each in range cannot go together; a sentence each. What depends on the scale (a radius in model mm) is only told with one. */
-  check(params: Params, scale?: Scale): string[];
+  /** Why values that are each in range cannot go together; a sentence each. What depends on the scale (a radius in model mm) or on real stock is only told with a context. */
+  check(params: Params, context?: Context): string[];
   /** Which parameters matter for these values; the others are not shown. */
   shown(params: Params, path: string): boolean;
   frame(params: Params, context: Context): Frame;

@@ -14,8 +14,8 @@ export interface Laid {
 }
 /** A crossing all of whose corners lie this near bears on its face, mm. */
 export const FLUSH = 0.0015;
-/** Rounds of laying on: each one leaves a remainder that is second order in the last. */
-const ROUNDS = 8;
+/** Most rounds of laying on: each leaves a remainder that is small against the last, less so where the supports lie much askew. */
+const ROUNDS = 60;
 
 /**
  * How far a support's corners under a strip stand out of the strip's underside (line a to b, `out` from it), least and

@@ -1,6 +1,6 @@
 import { parseNominal } from "../../lumber";
-import { feet, inches, model, printFeetInches, toPrototype, type Scale } from "../../units";
-import type { Dimension, Remark, StructureKind, ElevationPoint } from "../kind";
+import { feet, inches, model, printFeetInches, toPrototype } from "../../units";
+import type { Context, Dimension, Remark, StructureKind, ElevationPoint } from "../kind";
 import { defaultsOf } from "../spec";
 import { nominalMm } from "../trestle/layout";
 import { unusual } from "../unusual";
@@ -11,7 +11,7 @@ import { SnowshedParams, snowshedSpec, type SnowshedValues } from "./parameters"
 const fi = (mm: number): string => printFeetInches(mm);
 const SIZES = ["post", "cap", "rafter", "knee", "mudsill", "girt", "purlin", "plank", "roofPlank"] as const;
 
-function check(v: SnowshedValues, scale?: Scale): string[] {
+function check(v: SnowshedValues, context?: Context): string[] {
   const bad = SIZES.filter((k) => !parseNominal(v[k]) || parseNominal(v[k])!.round);
   if (bad.length > 0)
     return bad.map((k) => `${snowshedSpec[k].label} is “${v[k]}”; write a nominal size in inches such as 10×10.`);
@@ -35,7 +35,7 @@ function check(v: SnowshedValues, scale?: Scale): string[] {
     out.push(`Knee braces of ${fi(v.kneeReach)} would meet in the middle of ${fi(v.clear)}; shorten them.`);
   if (v.kneeReach + inches(12) > v.height / 2)
     out.push(`Knee braces of ${fi(v.kneeReach)} reach half way down posts of ${fi(v.height)}; shorten them.`);
-  const radius = radiusOf(v, scale?.ratio);
+  const radius = radiusOf(v, context?.scale.ratio);
   if (radius !== undefined && v.bays * v.bay > (5 / 3) * Math.PI * radius)
     out.push("The shed turns by more than 300° and would meet itself. Widen its radius or take fewer bays.");
   if (radius !== undefined && radius < 4 * (capHalf + v.bay))
@@ -101,7 +101,7 @@ export const snowshed: StructureKind = {
     { name: "Straight snowshed", params: {} },
     { name: "Snowshed on a curve", params: { curve: "degree" } },
   ],
-  check: (p, scale) => check(p as SnowshedValues, scale),
+  check: (p, context) => check(p as SnowshedValues, context),
   shown: (p, path) => shown(p as SnowshedValues, path),
   frame: (p, ctx) => snowshedFrame(p as SnowshedValues, ctx),
   dimensions: (p, ctx) => {

@@ -1,11 +1,11 @@
 import { stockFace, type Face, type Member } from "../../frame";
-import { addScaled, cross, normalize, sub, type Vec3 } from "../../geometry";
+import { addScaled, cross, distance, normalize, sub, type Vec3 } from "../../geometry";
 import { prototype, toModel } from "../../units";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { contactOf, layOnTwo, type Support } from "../lay";
 import { timberOf, type Timber } from "../timber";
-import { bentLayout, nominalMm, postAt, type PostLine } from "../trestle/layout";
+import { bentLayout, nominalMm, postAt, type BentLayout, type PostLine } from "../trestle/layout";
 import { bentPoint, bentRoot } from "./frame";
 import type { BentPlace, TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
@@ -54,6 +54,7 @@ function girts(
       };
       const ends = [on(from, i, true), on(to, i, false)] as const;
       const target = members.get(ends[0]);
+      const [p0, p1] = [point(from), point(to)];
       if (!target || !members.has(ends[1])) continue;
       b.stick({
         id,
@@ -61,12 +62,15 @@ function girts(
         role: "girt",
         letter: "G",
         timber,
-        a: point(from),
-        b: point(to),
+        a: p0,
+        b: p1,
         up: [0, 0, 1],
       });
-      const deep = target.body.shape === "straight" ? target.body.components[0]!.v : 0;
-      const contact = timber.v <= deep + 1e-9 ? "face" : "line";
+      // on a grade a girt runs from middle to middle, and meets the faces a little above the one and below the other
+      const steep = Math.abs(p1[2] - p0[2]) / Math.hypot(p1[0] - p0[0], p1[1] - p0[1]);
+      const part = target.body.shape === "straight" ? target.body.components[0]! : undefined;
+      const off = timber.v * Math.hypot(1, steep) + steep * (part?.w ?? 0);
+      const contact = off <= (part?.v ?? 0) + 1e-9 ? "face" : "line";
       b.join({ kind: "butt", id: `${id}>0`, a: id, end: 0, b: ends[0], face: "+w", contact });
       b.join({ kind: "butt", id: `${id}>1`, a: id, end: 1, b: ends[1], face: "-w", contact });
     }
@@ -189,14 +193,15 @@ function braceEnds(
   const post = members.get(rooms[0]!.post);
   if (!post) return undefined;
   const thick = post.body.shape === "round" ? post.body.diameter : timberOf(v.post, ctx.stock(v.post)).w;
-  // at the other end of the same post a sway brace comes by
-  const swayed = v.sway ? 2.5 * timberOf(v.swayBrace, ctx.stock(v.swayBrace)).v : 0;
   const lay = bentLayout(bents[0].values);
   const foot = (at: BentPlace): Vec3 => bentPoint(at)([0, l.mm(postAt(p, lay.capUnder, lay.capUnder)), 0]);
   const [here, there] = [foot(bents[0]), foot(bents[1])];
   const run = Math.hypot(there[0] - here[0], there[1] - here[1]) - thick;
   const skew = Math.abs(bents[1].place.heading - bents[0].place.heading);
-  const [clearTop, clearFoot] = [l.mm(v.swayTop), l.mm(v.swayBottom)];
+  // on a battered post a brace leans: outside it stands higher than the post's middle, inside lower
+  const out = post.body.shape === "round" ? post.body.diameter / 2 : timberOf(v.post, ctx.stock(v.post)).v / 2;
+  const leans = ((out + brace.w) * Math.abs(p.lean)) / Math.hypot(1, p.lean);
+  const [clearTop, clearFoot] = [l.mm(v.swayTop) + leans, l.mm(v.swayBottom) + leans];
   // the steeper the brace, the taller its crossing with the post
   let half: number = brace.v;
   let zs: readonly [number, number] = [0, 0];
@@ -210,7 +215,16 @@ function braceEnds(
     half =
       (brace.v / 2) * Math.hypot(1, steep) + (((thick / 2) * 1.05 + brace.v * Math.tan(skew)) * steep) / Math.cos(skew);
   }
-  if (rooms.some((r) => r.top - r.foot < clearTop + clearFoot + 4.2 * half + swayed)) return undefined;
+  if (rooms.some((r) => r.top - r.foot < clearTop + clearFoot + 4.2 * half)) return undefined;
+  // at the other end of the same post a sway brace comes by, on the side that looks into this bay
+  const rise = Math.abs(zs[1] - zs[0]) / run;
+  const upTo = half + leans + rise * timberOf(v.swayBrace, ctx.stock(v.swayBrace)).w;
+  const meets = bents.some((at, k) => {
+    const id = `${bentRoot(ctx.structure, at)}/story${story + 1}/sway/${k === 0 ? "front" : "back"}`;
+    const edge = swayEdge(v, ctx, l, lay, brace.w, members.get(id), foot(at));
+    return edge && (edge.atTop ? zs[k]! + upTo > edge.z : zs[k]! - upTo < edge.z);
+  });
+  if (meets) return undefined;
   return bents.map((at, k): BraceEnd => {
     const z = zs[k]! - at.cap[2];
     return {
@@ -218,6 +232,26 @@ function braceEnds(
       at: bentPoint(at)([0, l.mm(postAt(p, z * ctx.scale.ratio, lay.capUnder)), z]),
     };
   }) as unknown as readonly [BraceEnd, BraceEnd];
+}
+
+/** How far towards the middle of its story a sway brace comes on an outer post and on a brace so thick that lies inside it, model mm: the height of its edge there. Undefined where there is none. */
+function swayEdge(
+  v: TrestleValues,
+  ctx: Context,
+  l: TrestleLayout,
+  lay: BentLayout,
+  brace: number,
+  sway: Member | undefined,
+  post: Vec3,
+): { readonly z: number; readonly atTop: boolean } | undefined {
+  if (sway?.body.shape !== "straight") return undefined;
+  const { a, b } = sway.body;
+  const [own, other] = distance([post[0], post[1], a[2]], a) < distance([post[0], post[1], b[2]], b) ? [a, b] : [b, a];
+  const steep = Math.abs(b[2] - a[2]) / Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const { v: wide } = timberOf(v.swayBrace, ctx.stock(v.swayBrace));
+  const reach = (wide / 2) * Math.hypot(1, steep) + (l.mm(lay.outerHalf) + brace) * steep;
+  const atTop = own[2] > other[2];
+  return { z: own[2] + (atTop ? -reach : reach), atTop };
 }
 
 /** The post of a story, and the heights under the top of the cap between which it is free. */

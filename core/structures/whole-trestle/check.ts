@@ -1,6 +1,7 @@
 import { parseNominal } from "../../lumber";
-import { feet, inches, printFeetInches, type Scale } from "../../units";
-import type { Remark } from "../kind";
+import { feet, inches, model, printFeetInches, toPrototype } from "../../units";
+import type { Context, Remark } from "../kind";
+import { timberOf } from "../timber";
 import { unusual } from "../unusual";
 import { bentCheck, bentShown } from "../trestle/check";
 import { bentLayout, nominalMm, postAt } from "../trestle/layout";
@@ -27,7 +28,7 @@ const MOST_BENTS = 400;
 const MOST_SHIM = 16;
 
 /** Why a trestle's values cannot go together, a sentence each; empty when they can. Sizes are nominal here; what real stock makes of them the findings say. */
-export function trestleCheck(v: TrestleValues, scale?: Scale): string[] {
+export function trestleCheck(v: TrestleValues, context?: Context): string[] {
   const bad = SIZES.filter((k) => !parseNominal(v[k]));
   if (bad.length > 0)
     return bad.map((k) => `${trestleSpec[k].label} is “${v[k]}”, which is no nominal size; write one such as 12×12.`);
@@ -59,7 +60,7 @@ export function trestleCheck(v: TrestleValues, scale?: Scale): string[] {
       out.push(
         `The tangents make ${fi(v.tangentStart + v.tangentEnd)} of ${fi(length)}, which leaves no curve. Shorten them, or make the track straight.`,
       );
-    const radius = radiusOf(v, scale?.ratio);
+    const radius = radiusOf(v, context?.scale.ratio);
     if (radius !== undefined) {
       const turn = (length - v.tangentStart - v.tangentEnd) / radius;
       if (turn > (5 / 3) * Math.PI)
@@ -83,6 +84,19 @@ export function trestleCheck(v: TrestleValues, scale?: Scale): string[] {
     out.push(
       `Ties of ${v.tie} every ${fi(v.tieSpacing)} leave no gap; space them at least ${fi(nominalMm(v.tie).thickness + inches(1))}.`,
     );
+  if (context) {
+    const ply = toPrototype(context.scale, model(timberOf(v.stringer, context.stock(v.stringer)).w));
+    if (v.plies * ply > rail - inches(1) && plies <= rail - inches(1))
+      out.push(
+        `${v.plies} plies of ${v.stringer} are ${fi(v.plies * ply)} wide in the stock chosen and would meet in the middle of the track; take fewer plies or other stock.`,
+      );
+    // of stock that is thicker than its name
+    const real = toPrototype(context.scale, model(timberOf(v.tie, context.stock(v.tie)).w));
+    if (v.tieSpacing < real + inches(0.25) && v.tieSpacing >= nominalMm(v.tie).thickness + inches(1))
+      out.push(
+        `Ties of ${v.tie} are ${fi(real)} thick in the stock chosen and every ${fi(v.tieSpacing)} leave no gap; space them at least ${fi(real + inches(1))}, or choose other stock.`,
+      );
+  }
   if (v.tracks > 1 && v.trackCentres < v.tieLength + inches(2))
     out.push(`Tracks ${fi(v.trackCentres)} apart have no room for ties of ${fi(v.tieLength)}.`);
   const bearing = (v.tracks - 1) * v.trackCentres + rail + plies;
@@ -143,10 +157,9 @@ export function trestleCheck(v: TrestleValues, scale?: Scale): string[] {
         `Bent ${number}, skewed by ${Math.abs(deg)}°, comes too near its neighbour: a bay of ${fi(bay)} should be at least ${fi(need)}.`,
       );
   }
-  const half = v.capSet === "length" ? v.capLength / 2 : Infinity;
   const skew = Math.cos((Math.max(Math.abs(v.skewStart), Math.abs(v.skewEnd)) * Math.PI) / 180);
-  if (bearing / 2 / skew > half)
-    out.push(`The stringers reach ${fi(bearing / skew)} across, past the ends of a cap of ${fi(v.capLength)}.`);
+  if (bearing / 2 / skew > lay.capHalf)
+    out.push(`The stringers reach ${fi(bearing / skew)} across, past the ends of a cap of ${fi(2 * lay.capHalf)}.`);
   return out;
 }
 

@@ -59,7 +59,17 @@ export function footings(b: Builder, v: TrestleValues, ctx: Context, l: TrestleL
           seat: ["centre", "+"],
           square: true,
         });
-        b.join({ kind: "lap", id: `${id}>sill`, a: id, b: `${root}/sill`, aFace: "+w", bFace: "-v", contact: "face" });
+        // under a sill that ends with its outer posts a wide mudsill reaches past it
+        const whole = Math.abs(f.y) + mudsill.v / 2 <= l.mm(bentLayout(at.values).sillHalf) + 1e-6;
+        b.join({
+          kind: "lap",
+          id: `${id}>sill`,
+          a: id,
+          b: `${root}/sill`,
+          aFace: "+w",
+          bFace: "-v",
+          contact: whole ? "face" : "line",
+        });
         continue;
       }
       const height = f.top - f.ground;

@@ -41,6 +41,8 @@ export function trestleFrame(v: TrestleValues, ctx: Context): Frame {
   bracing(b, v, ctx, l);
   if (v.stringers) stringers(b, v, ctx, l);
   if (v.stringers && v.ties) deck(b, v, ctx, l);
+  const stands = v.bentKind === "pile" ? "pile" : v.footing === "none" ? "sill" : v.footing;
+  b.members.forEach((m, i) => m.role === stands && (b.members[i] = { ...m, grounded: true }));
   return b.frame();
 }
 

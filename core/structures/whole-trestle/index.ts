@@ -26,7 +26,7 @@ export const wholeTrestle: StructureKind = {
     { name: "Pile trestle", params: { bentKind: "pile" } },
     { name: "Trestle on a curve", params: { curve: "degree" } },
   ],
-  check: (p, scale) => trestleCheck(p as TrestleValues, scale),
+  check: (p, context) => trestleCheck(p as TrestleValues, context),
   shown: (p, path) => trestleShown(p as TrestleValues, path),
   frame: (p, ctx) => trestleFrame(p as TrestleValues, ctx),
   dimensions: (p, ctx) => trestleDimensions(p as TrestleValues, ctx),

@@ -145,7 +145,10 @@ export function layTie(b: Builder, ctx: Context, l: TrestleLayout, s: TieSeed): 
   const place = placeAt(l.alignment, s.station);
   const own = l.packs.filter((p) => p.track === s.track) as [Pack, Pack];
   const [right, left] = own.map((p) => seatPoints(l, p, place, s.station, tie.w / 2)) as [number[], number[]];
-  const { a: origin, d, out: up, gaps } = restOn(right, left, l.alignment.curvature === 0 ? 0 : HAIR);
+  const { a: seat, d, out: up, gaps } = restOn(right, left, l.alignment.curvature === 0 ? 0 : HAIR);
+  // where it rests may be found beside its station: it is moved over its seat to it
+  const e = cross(up, d);
+  const origin = addScaled(seat, e, dot(sub(place.at, seat), place.along) / dot(e, place.along));
   // along the tie from the deck's centre line
   const middle = dot(sub(place.at, origin), place.left) / dot(d, place.left);
   const at = (y: number): Vec3 => addScaled(origin, d, middle + y);
