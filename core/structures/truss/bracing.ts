@@ -2,7 +2,7 @@ import { normalize, sub, type Vec2, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
-import { chordSeat, type SideTruss, type TrussLayout } from "./frame";
+import { chordSeat, type SideTruss, type TrussLayout, type WebStick } from "./frame";
 import type { TrussValues } from "./parameters";
 
 /** Whether a chord of a truss comes by a panel point, other than as an end post. */
@@ -62,6 +62,9 @@ function laterals(
     (strut ? strut.w / 2 : 0) + timber.w * 0.75,
     v.gussets ? l.mm(v.gussetReach) + l.chord.v / 2 + timber.w : 0,
   );
+  // crossed where two have room one above the other; under beams and beside webs that stand proud of a shallow chord one, turn about
+  const proud = right.webs.some((w) => Math.abs(w.y) + w.timber.w / 2 > l.chord.w / 2 + 1e-6);
+  const crossed = 2 * timber.v <= l.chord.v + 1e-6 || !(proud || (v.position === "deck" && chord === "top"));
   list.slice(1).forEach((q, i) => {
     const p = list[i]!;
     const [a, c] = [l.topology.points[p]!, l.topology.points[q]!];
@@ -73,10 +76,16 @@ function laterals(
     const middle = (a[0] + c[0]) / 2;
     const chords = [innerChord(l, right, chord, middle, 0), innerChord(l, left, chord, middle, 1)];
     if (!chords[0] || !chords[1]) return;
-    ([0, 1] as const).forEach((k) => {
-      const id = `${root}/${p}-${q}/${k === 0 ? "above" : "below"}`;
-      const off = ((k === 0 ? 1 : -1) * timber.v) / 2;
-      const [s, e] = k === 0 ? [inset, span - inset] : [span - inset, inset];
+    (crossed ? ([0, 1] as const) : [i % 2 === 0 ? (0 as const) : (1 as const)]).forEach((k) => {
+      const id = `${root}/${p}-${q}${crossed ? (k === 0 ? "/above" : "/below") : ""}`;
+      const off = crossed ? ((k === 0 ? 1 : -1) * timber.v) / 2 : 0;
+      // what hangs below the chords keeps clear of their bearing blocks
+      const hangs = chord === "bottom" && v.blocks && ((crossed && 2 * timber.v > l.chord.v) || v.camber > 0);
+      const block = hangs ? timberOf(v.block, ctx.stock(v.block)).w / 2 + l.mm(25.4) : 0;
+      const start = (n: string): number =>
+        Math.max(inset + beside(l, right, n, timber), l.topology.supports.includes(n) ? block + timber.w * 0.75 : 0);
+      const [near, far] = [start(p), start(q)];
+      const [s, e] = k === 0 ? [near, span - far] : [span - far, near];
       const [from, to] = [on(s), on(e)];
       b.stick({
         id,
@@ -92,6 +101,7 @@ function laterals(
       b.join({ kind: "butt", id: `${id}>0`, a: id, end: 0, b: chords[0]!, face: "-w", contact: "line" });
       b.join({ kind: "butt", id: `${id}>1`, a: id, end: 1, b: chords[1]!, face: "+w", contact: "line" });
     });
+    if (!crossed) return;
     b.join({
       kind: "lap",
       id: `${root}/${p}-${q}/cross`,
@@ -102,6 +112,18 @@ function laterals(
       contact: "face",
     });
   });
+}
+
+/** How much further from a panel point a lateral starts where an end post thicker than the chord comes to it: past the post. */
+function beside(l: TrussLayout, t: SideTruss, p: string, brace: { readonly v: number }): number {
+  const post = t.chords.find((c) => c.role === "end post" && c.points.includes(p));
+  if (!post || l.timbers.endPost.w <= l.chord.w + 1e-6) return 0;
+  const [a, c] = [post.points[0]!, post.points[post.points.length - 1]!].map((n) => l.topology.points[n]!) as [
+    Vec2,
+    Vec2,
+  ];
+  const steep = Math.abs(c[1] - a[1]) / Math.max(1e-9, Math.abs(c[0] - a[0]));
+  return (l.timbers.endPost.v / 2) * Math.hypot(1, 1 / steep) + (2 * brace.v) / steep;
 }
 
 /** One brace in each panel, turn about, on the underside of the floor beams. */
@@ -192,11 +214,17 @@ function struts(
   const list = l.topology.chords.find((c) => c.id === "top")!.points.filter((p) => chordBy(right, "top", p));
   const lattice = v.kind === "plank";
   for (const p of list) {
-    const [x, z] = l.topology.points[p]!;
+    const [x, mid] = l.topology.points[p]!;
+    // webs may stand proud of a narrow chord: what is deeper than it stands up over it
+    const z = mid + Math.max(0, (timber.v - l.chord.v) / 2);
+    const endPosts = [right, left].map((t) => t.chords.find((c) => c.role === "end post" && c.points.includes(p))?.id);
+    const stout = l.timbers.endPost.w > l.chord.w + 1e-6 && endPosts[0] !== undefined;
     const plated = v.gussets && b.members.some((m) => m.id === `${right.place.root}/gusset/${p}/far`);
     const faces = plated
       ? [`${right.place.root}/gusset/${p}/far`, `${left.place.root}/gusset/${p}/near`]
-      : [innerChord(l, right, "top", x, 0)!, innerChord(l, left, "top", x, 1)!];
+      : stout
+        ? endPosts
+        : [innerChord(l, right, "top", x, 0)!, innerChord(l, left, "top", x, 1)!];
     const id = `${root}/strut/${p}`;
     b.stick({
       id,
@@ -250,8 +278,10 @@ function struts(
     ([0, 1] as const).forEach((side) => {
       const [y, inward] = side === 0 ? [0, 1] : [wide, -1];
       const knee = `${root}/knee/${p}/${side === 0 ? "right" : "left"}`;
-      const foot = place.at(x + along[0] * (k + post), y, z + along[2] * (k + post));
-      const head = place.at(x, y + inward * (k + post), z);
+      // from the middle of the strut's underside, so that the leaning plane of the end posts meets a thin one too
+      const under = z - timber.v / 2;
+      const foot = place.at(x + along[0] * (k + post), y, under + along[2] * (k + post));
+      const head = place.at(x, y + inward * (k + post), under);
       b.stick({
         id: knee,
         assembly: root,
@@ -277,6 +307,27 @@ function struts(
 }
 const pointOf = (l: TrussLayout, p: string): Vec3 => [l.topology.points[p]![0], 0, l.topology.points[p]![1]];
 
+/** How far from a panel point of a vertical the diagonals that stand proud of it there have left it and what is fixed beside its middle. */
+function proudBeside(l: TrussLayout, t: SideTruss, vertical: WebStick, aside: number): (point: string) => number {
+  return (point) => {
+    const [x, z] = l.topology.points[point]!;
+    const own = t.webs.filter(
+      (w) =>
+        w.web.role !== "vertical" &&
+        (w.web.a === point || w.web.b === point) &&
+        Math.abs(w.y) + w.timber.w / 2 > vertical.timber.w / 2 + 1e-6,
+    );
+    return Math.max(
+      0,
+      ...own.map((w) => {
+        const [fx, fz] = l.topology.points[w.web.a === point ? w.web.b : w.web.a]!;
+        const steep = Math.abs(fz - z) / Math.max(1e-9, Math.abs(fx - x));
+        return (aside + (w.timber.v / 2) * Math.hypot(1, 1 / steep)) * steep * 1.1;
+      }),
+    );
+  };
+}
+
 /** Crossed braces between the verticals of a deck bridge's trusses at each panel point that has timber ones. */
 function swayFrames(
   b: Builder,
@@ -299,7 +350,11 @@ function swayFrames(
       l.chord.v / 2 +
       timber.w * Math.hypot(1, Math.abs(q[1] - p[1]) / wide) +
       (v.gussets ? l.mm(v.gussetReach) : 0);
-    const [lo, hi] = [Math.min(p[1], q[1]) + margin, Math.max(p[1], q[1]) - margin];
+    const beside = proudBeside(l, right, w, timber.v);
+    const [lo, hi] = [
+      Math.min(p[1], q[1]) + Math.max(margin, beside(p[1] < q[1] ? w.web.a : w.web.b)),
+      Math.max(p[1], q[1]) - Math.max(margin, beside(p[1] < q[1] ? w.web.b : w.web.a)),
+    ];
     if (hi - lo < 4 * timber.w) continue;
     ([0, 1] as const).forEach((k) => {
       const id = `${root}/sway/${w.web.a}/${k === 0 ? "rising" : "falling"}`;

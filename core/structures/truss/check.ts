@@ -1,6 +1,7 @@
 import { parseNominal } from "../../lumber";
 import { inches, printFeetInches } from "../../units";
-import type { Remark } from "../kind";
+import type { Context, Remark } from "../kind";
+import { timberOf } from "../timber";
 import { unusual } from "../unusual";
 import { nominalMm } from "../trestle/layout";
 import { outlineOf } from "./frame";
@@ -29,7 +30,7 @@ const plain = (name: string): string => (parseNominal(name)?.round ? "1×1" : na
 const isRoof = (v: TrussValues): boolean => v.kind === "fink" || v.kind === "scissors";
 
 /** Why a truss's values cannot go together, a sentence each; empty when they can. */
-export function trussCheck(v: TrussValues): string[] {
+export function trussCheck(v: TrussValues, context?: Context): string[] {
   const bad = SIZES.filter((k) => !parseNominal(v[k]));
   if (bad.length > 0)
     return bad.map(
@@ -75,6 +76,13 @@ export function trussCheck(v: TrussValues): string[] {
         `The rods stand beside the diagonals and need chords ${fi(need)} wide; these are ${fi(wide)}. Add a ply, or take timber verticals.`,
       );
   }
+  if (trussShown(v, "counter") && v.kind !== "plank" && topologyOf(outlineOf(v)).webs.some((w) => w.lane === 1)) {
+    const inner = nominalMm(plain(v.counter)).thickness;
+    if (wide < inner + nominalMm(plain(v.diagonal)).thickness / 2)
+      out.push(
+        `The diagonals pass the counters (${v.counter}) on both sides and would meet only the edge of chords ${fi(wide)} wide, or miss them: take wider chords, thinner counters or none.`,
+      );
+  }
   if (v.gussets && (v.kind === "scissors" || v.kind === "plank"))
     out.push("Gusset plates are for trusses whose members meet in one plane: leave them off here.");
   if (v.gussets && v.gap > 0) {
@@ -91,6 +99,13 @@ export function trussCheck(v: TrussValues): string[] {
     out.push(
       `The king post (${v.vertical}) passes between the scissors, which lap on the rafters (${v.endPost}): it must not be thicker than those.`,
     );
+  if (context && v.kind === "scissors" && out.length === 0) {
+    const thick = (name: string): number => timberOf(name, context.stock(name)).w;
+    if (thick(v.vertical) > thick(v.endPost) + 1e-6)
+      out.push(
+        `The king post (${v.vertical}) passes between the scissors, and in the stock chosen it is thicker than the rafters (${v.endPost}): choose one thickness for both in Stock.`,
+      );
+  }
   if (v.chordShape === "plies" && v.packing > 0 && v.chordPlies % 2 === 0) {
     const thin = (["vertical", "diagonal", "counter"] as const).filter(
       (k) => trussShown(v, k) && inches(parseNominal(v[k])!.thickness) <= v.packing + 1,
@@ -100,6 +115,10 @@ export function trussCheck(v: TrussValues): string[] {
         `${trussSpec[thin[0]!].label} ${v[thin[0]!]} would slip between the plies, which stand ${fi(v.packing)} apart: take an odd number of plies or less packing.`,
       );
   }
+  if (trussShown(v, "lateral") && v.laterals && nominalMm(v.lateral).thickness > nominalMm(v.chord).width)
+    out.push(
+      `Laterals of ${v.lateral} are thicker than the chords they lie between (${v.chord}): take thinner ones, or deeper chords.`,
+    );
   const built = v.chordShape !== "plies";
   if (built && ["plank", "fink", "scissors"].includes(v.kind))
     out.push("Built-up chords are framed for bridge trusses with posts and diagonals: take timbers side by side.");
@@ -164,6 +183,9 @@ export function trussCheck(v: TrussValues): string[] {
       v.tieLength / 2 + ((v.tracks - 1) * v.trackCentres) / 2 > inside / 2
     )
       out.push(`Ties of ${fi(v.tieLength)} do not fit between the trusses.`);
+    const over = v.gauge + inches(2.5) + v.stringerPlies * nominalMm(v.stringer).thickness;
+    if (v.floor === "beams" && v.tieLength < over)
+      out.push(`Ties of ${fi(v.tieLength)} do not reach over both stringers; they need at least ${fi(over)}.`);
   }
   if (out.length > 0) return out;
   const f = forcesOf(outlineOf(v));

@@ -61,7 +61,11 @@ export function bridgeFloor(
       .find((c) => c.id === chord)!
       .points.filter((p) => p !== "" && (deck ? p.startsWith("U") : true));
     const middle = l.topology.points[l.topology.supports[1]]![0] / 2;
-    const reach = (left.place.y - right.place.y) / 2 + l.chord.w / 2 + l.mm(304.8);
+    const ply = timber(v.stringer, true);
+    const rail = l.mm(v.gauge + HEAD);
+    // over a deck bridge's chords and, where its tracks reach further out, under them
+    const carried = deck ? (rail + l.mm(v.trackCentres) * (v.tracks - 1) + v.stringerPlies * ply.v) / 2 : 0;
+    const reach = Math.max((left.place.y - right.place.y) / 2 + l.chord.w / 2, carried) + l.mm(304.8);
     const beams: { id: string; x: number; z: number }[] = [];
     for (const p of list) {
       const [px] = points[p]!;
@@ -107,8 +111,6 @@ export function bridgeFloor(
       beams.push({ id, x, z: deck ? z + beam.v : z });
     }
     if (beams.length < 2) return;
-    const ply = timber(v.stringer, true);
-    const rail = l.mm(v.gauge + HEAD);
     const tracks = Array.from({ length: v.tracks }, (_, t) => (t - (v.tracks - 1) / 2) * l.mm(v.trackCentres));
     const inside = l.mm(v.apart) / 2 - l.chord.w / 2;
     const top = Math.max(...beams.map((x) => x.z));

@@ -139,7 +139,8 @@ export function chordSection(v: TrussValues, ctx: Context, mm: (p: number) => nu
   // flanges lie flat over and under upright webs
   const up = (web.v + flange.w) / 2;
   const flanges = [part("upper", flange.w, flange.v, up, 0, flange), part("lower", flange.w, flange.v, -up, 0, flange)];
-  const aside = (flange.v - web.w) / 2;
+  // webs of stock so thick that two have no room under a flange stand side by side
+  const aside = Math.max((flange.v - web.w) / 2, v.chordShape === "box" ? web.w / 2 : 0);
   const webs =
     v.chordShape === "I"
       ? [part("web", web.v, web.w, 0, 0, web)]
@@ -161,7 +162,8 @@ export function trussLayout(v: TrussValues, ctx: Context): TrussLayout {
     counter: timber(v.counter),
     plank: timber(v.plank),
   };
-  const pitch = mm(v.span) + 2 * Math.max(mm(v.chordEnd), topEnd(v, timbers, mm)) + mm(GAP);
+  const block = v.blocks ? timber(v.block).w / 2 : 0;
+  const pitch = mm(v.span) + 2 * Math.max(mm(v.chordEnd), topEnd(v, timbers, mm), block) + mm(GAP);
   const starts = Array.from({ length: v.spans }, (_, i) => (i - (v.spans - 1) / 2) * pitch - mm(v.span) / 2);
   const slope = Math.atan(v.grade / 100);
   const [c, s] = [Math.cos(slope), Math.sin(slope)];
@@ -214,6 +216,9 @@ export function trussFrame(v: TrussValues, ctx: Context): Frame {
     const m = b.members[i]!;
     if (Number(/\/span(\d+)\//.exec(m.id)?.[1] ?? 1) > 1) b.members[i] = { ...m, loose: true };
   }
+  // what a bridge stands on: its blocks, or without them the bottom chords
+  const stands = b.members.some((m) => m.role === "bearing block") ? "bearing block" : "bottom chord";
+  b.members.forEach((m, i) => m.role === stands && (b.members[i] = { ...m, grounded: true }));
   return b.frame();
 }
 
@@ -370,6 +375,8 @@ function webSticks(b: Builder, v: TrussValues, l: TrussLayout, place: SidePlace,
       b: place.at(hi[0] + d[0] * top, y, hi[1] + d[2] * top),
       up: place.turn([-d[2], 0, d[0]]),
       square: rods || (king ? [true, false] : false),
+      // between plies that are packed further apart a rod stands free, held by its nuts and washers
+      ...(rods && !pierces(l.chord, y, timber.w) ? { loose: true } : {}),
     });
     return { id, web: w, y, timber, member };
   });
@@ -406,7 +413,8 @@ function joinNodes(
       if (w.web.a !== name && w.web.b !== name) continue;
       const rod = rods && w.web.role === "vertical" && w.timber.round;
       if (rod) {
-        for (const c of [...passing, ...ends.filter((e) => e.tier === 0).map((e) => e.member)])
+        const by = [...passing, ...ends.filter((e) => e.tier === 0).map((e) => e.member)];
+        for (const c of by.filter((id) => pierces(sectionOf(chords, l, id), w.y, w.timber.w)))
           b.join({
             kind: "rod-in-hole",
             id: `${w.id}>${c.slice(place.root.length + 1)}`,
@@ -449,6 +457,11 @@ function joinNodes(
     );
   }
 }
+/** Whether a rod so thick at y across a truss goes through wood of a chord, and not between its plies. */
+const pierces = (s: ChordSection, y: number, thick: number): boolean =>
+  s.components.some((c) => Math.abs(c.at[1] - y) < (c.w + thick) / 2 - 1e-6);
+const sectionOf = (chords: readonly ChordStick[], l: TrussLayout, id: string): ChordSection =>
+  roleSection(l, chords.find((c) => c.id === id)!.role);
 const roleSectionOf = (l: TrussLayout, c: ChordStick): number => roleSection(l, c.role).w;
 
 /** Ends that overlap across the truss, together. */

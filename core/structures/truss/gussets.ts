@@ -39,7 +39,12 @@ export function gussetPlates(b: Builder, v: TrussValues, ctx: Context, l: TrussL
     for (const w of webs) stub(l.topology.points[w.web.a === name ? w.web.b : w.web.a]!, w.timber.v);
     const outline = clipPolygon(
       hull(stubs),
-      overBeams(at, v.camber > 0 && chords.some((c) => c.chord === "bottom"), l),
+      besideBeams(
+        at,
+        chords.some((c) => c.chord === "bottom" && c.role === "bottom chord"),
+        v.position === "deck" && chords.some((c) => c.chord === "top" && c.role === "top chord"),
+        l,
+      ),
     );
     if (outline.length < 3) continue;
     const [x0, z0] = [Math.min(...outline.map((p) => p[0])), Math.min(...outline.map((p) => p[1]))];
@@ -96,14 +101,15 @@ export function gussetPlates(b: Builder, v: TrussValues, ctx: Context, l: TrussL
     });
   }
 }
-/** Where a plate at a point may be: of a cambered bottom chord, which falls away to both sides, over its underside, where a floor beam may hang. */
-function overBeams(at: Vec2, arched: boolean, l: TrussLayout): readonly Vec2[] {
-  const low = arched ? at[1] - 0.47 * l.chord.v : -FAR;
+/** Where a plate at a point may be: over the underside of a bottom chord, where blocks and floor beams are, and under the top of a deck bridge's top chord. */
+function besideBeams(at: Vec2, bottom: boolean, deck: boolean, l: TrussLayout): readonly Vec2[] {
+  const low = bottom ? at[1] - 0.47 * l.chord.v : -FAR;
+  const high = deck ? at[1] + 0.47 * l.chord.v : FAR;
   return [
     [-FAR, low],
     [FAR, low],
-    [FAR, FAR],
-    [-FAR, FAR],
+    [FAR, high],
+    [-FAR, high],
   ];
 }
 const FAR = 1e5;

@@ -23,7 +23,7 @@ export const truss: StructureKind = {
   home: "side",
   initial: () => ({ ...defaultsOf(trussSpec) }),
   starts: TRUSS_STARTS,
-  check: (p) => trussCheck(p as TrussValues),
+  check: (p, context) => trussCheck(p as TrussValues, context),
   shown: (p, path) => trussShown(p as TrussValues, path),
   frame: (p, ctx) => trussFrame(p as TrussValues, ctx),
   dimensions: (p, ctx) => trussDimensions(p as TrussValues, ctx),

@@ -36,6 +36,7 @@ export function latticePlanks(b: Builder, l: TrussLayout, place: SidePlace, chor
   ] as const)
     b.datums[`${place.root}/${name}`] = planeAt(place.at(x, 0, z), place.turn(n));
   const posts: string[] = [];
+  const chordEnds = new Set(l.topology.chords.flatMap((c) => [c.points[0]!, c.points[c.points.length - 1]!]));
   const webs: WebStick[] = [];
   for (const w of l.topology.webs) {
     const [p, q] = [at(w.a), at(w.b)];
@@ -93,7 +94,8 @@ export function latticePlanks(b: Builder, l: TrussLayout, place: SidePlace, chor
         b: onto,
         aFace: outside,
         bFace,
-        contact: "face",
+        // at a chord's own end a plank may lap past it
+        contact: chordEnds.has(name) ? "line" : "face",
       });
       // flush with the outer edge of what it lies on
       const edge = post ? (name.startsWith("E") ? "start" : "finish") : bottom ? "foot" : "head";

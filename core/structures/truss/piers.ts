@@ -49,7 +49,11 @@ export function piersAndBlocks(
           b: c,
           aFace: "+v",
           bFace: "-v",
-          contact: v.chordShape !== "plies" || v.packing > 0 || v.camber > 0 ? "line" : "face",
+          // a block may reach past a chord that ends short
+          contact:
+            v.chordShape !== "plies" || v.packing > 0 || v.camber > 0 || block.w / 2 > l.mm(v.chordEnd) + 1e-6
+              ? "line"
+              : "face",
         });
     }
   if (v.piers === "none" || trusses.length === 0) return;
