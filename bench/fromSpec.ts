@@ -37,6 +37,12 @@ for (const id of only.length > 0 ? only : KIND_IDS.filter((k) => k !== "traced")
     try {
       faults = faultsOf(kind.frame(params, contextOf(bench)), true).faults;
     } catch (e) {
+      // the framer's own sentence, which a person reads in place of the frame
+      if (e instanceof Error && e.constructor === Error) {
+        refused++;
+        why.set(e.message.slice(0, 60), (why.get(e.message.slice(0, 60)) ?? 0) + 1);
+        continue;
+      }
       faults = [`! ${(e as Error).message}`];
     }
     if (faults.length === 0) {

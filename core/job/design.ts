@@ -70,8 +70,15 @@ function frameVariant(
     const { frame, parked } = applyOverrides(raw, structure.id, variant.overrides, longest);
     return { resolved: resolve(frame), parked };
   } catch (e) {
-    return { resolved: NOTHING, fault: (e as Error).message, parked: [] };
+    return { resolved: NOTHING, fault: inWords(e), parked: [] };
   }
+}
+/** What a person is told when a frame could not be made: the framer's own sentence, never that of the machine. */
+function inWords(e: unknown): string {
+  const machine = e instanceof TypeError || e instanceof RangeError || e instanceof ReferenceError;
+  return machine || !(e instanceof Error)
+    ? "These values cannot be framed together. Take the last change back, or change what it goes with."
+    : e.message;
 }
 class LazyStructure implements StructureDesign {
   constructor(

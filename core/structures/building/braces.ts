@@ -50,7 +50,7 @@ export function braces(k: WallKit, full: readonly Upright[], foot: number, under
   const lines: (readonly [number, number])[] = [];
   for (const side of ["left", "right"] as const) {
     // inside a long wall the end walls stand in its corners
-    const corner = t.v + (inside && w.through ? w.thick : 0);
+    const corner = t.v + (inside ? t.w + (w.through ? w.thick : 0) : 0);
     const s0 = side === "left" ? w.from + corner : w.to - corner;
     const sign = side === "left" ? 1 : -1;
     // at 45° if there is room, else steeper
@@ -130,7 +130,9 @@ export function braces(k: WallKit, full: readonly Upright[], foot: number, under
       for (const m of b.members.filter((x) => x.assembly === k.root && /^(sole plate|sill|top plate)$/.test(x.role)))
         b.join(touching(id, m.id, outFace, INNER));
     else
-      for (const m of b.members.filter((x) => x.assembly === k.root && /^(blocking|corner block|girt)$/.test(x.role))) {
+      for (const m of b.members.filter(
+        (x) => x.assembly === k.root && /^(blocking|corner block|girt|knee brace)$/.test(x.role),
+      )) {
         const [s0, s1, z0, z1] = extent(k, m.body as never);
         const [lo, hi] = reach(z0, z1);
         if (s1 > lo + NEAR && s0 < hi - NEAR)

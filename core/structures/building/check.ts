@@ -1,5 +1,6 @@
 import { parseNominal } from "../../lumber";
-import { feet, inches } from "../../units";
+import { feet, inches, MM_PER_INCH, model, toPrototype } from "../../units";
+import type { Context } from "../kind";
 import { nominalMm } from "../trestle/layout";
 import { SIZES } from "./layout";
 import { dormerFaults } from "./dormerFaults";
@@ -13,8 +14,74 @@ import { loftFlight, loftHeadroom } from "./stairs";
 import { standFaults } from "./stand";
 import { wingFaults } from "./wingFaults";
 
-/** Why a building's values cannot go together, a sentence each; empty when they can. Sizes are nominal here; what real stock makes of them the findings say. */
-export function buildingCheck(v: BuildingValues): string[] {
+/** Why a building's values cannot go together, a sentence each; empty when they can. Sizes are nominal; with a context what has to fit into a wall is judged by the stock chosen, too. */
+export function buildingCheck(v: BuildingValues, context?: Context): string[] {
+  const nominal = nominalFaults(v);
+  return nominal.length > 0 || !context ? nominal : realFaults(v, context);
+}
+
+/** What has no room once the stock chosen is thicker or wider than its name, a sentence each. */
+function realFaults(v: BuildingValues, context: Context): string[] {
+  const real: Record<string, unknown> = { ...v };
+  for (const k of SIZES) {
+    const { thickness, width } = context.stock(String(v[k])).section;
+    const inch = (mm: number): number => Number((toPrototype(context.scale, model(mm)) / MM_PER_INCH).toFixed(4));
+    real[k] = `${inch(thickness)}×${inch(width)}`;
+  }
+  const own = real as unknown as BuildingValues;
+  return [
+    ...openingFaults(own, context.scale.ratio),
+    ...dormerFaults(own),
+    ...letInFaults(own),
+    ...proudFaults(own),
+  ].map((x) => `In the stock chosen: ${x}`);
+}
+
+/** How much of a stud's depth a brace let into it may take. Common practice, no source. */
+const DEEPEST_BRACE = 0.6;
+function letInFaults(v: BuildingValues): string[] {
+  const depth = nominalMm(v.framing === "posts" ? v.post : v.stud).width;
+  const brace = nominalMm(v.brace).thickness;
+  if (v.wallBrace !== "letin" || brace <= DEEPEST_BRACE * depth) return [];
+  return [
+    `Braces ${fi(brace)} thick would cut through what they are let into, ${fi(depth)} deep; lay them on the inside, or take thinner ones.`,
+  ];
+}
+
+/** What would stand proud inside the wall, a sentence each: girts in the corner posts, headers and knees in the lining. */
+function proudFaults(v: BuildingValues): string[] {
+  const out: string[] = [];
+  const proud = v.framing === "posts" ? nominalMm(v.girt).width - nominalMm(v.post).width : 0;
+  const jacks = v.framing === "studs" && v.openingFrame === "jacks" && v.openings.length > 0;
+  const header = v.lined && jacks ? nominalMm(v.header).thickness - nominalMm(v.stud).width : 0;
+  const knee =
+    (v.lined || v.partitions.length > 0) && v.framing === "posts" && v.knees > 0
+      ? nominalMm(v.knee).thickness - nominalMm(v.post).width
+      : 0;
+  if (proud > 1e-6)
+    out.push(`Girts ${fi(nominalMm(v.girt).width)} deep would stand ${fi(proud)} proud of the posts; take girts no deeper than the posts.`); // prettier-ignore
+  if (header > 1e-6)
+    out.push(`Headers stand ${fi(header)} proud of the studs inside, where the lining lies; take thinner ones.`);
+  if (knee > 1e-6)
+    out.push(
+      `Knee braces stand ${fi(knee)} proud of the posts inside, where lining and partitions come; take thinner ones.`,
+    );
+  return out;
+}
+
+/** Rows of girts or blocking that would lie on one another, as a sentence. */
+function rowFaults(v: BuildingValues): string[] {
+  const s = wallSizes(v);
+  const thick = nominalMm(v.framing === "posts" ? v.girt : v.stud).thickness;
+  const knees = v.framing === "posts" && v.knees > 0 ? v.knees + nominalMm(v.knee).width : 0;
+  const room = (v.wallHeight - s.plates - s.thick - knees) / (v.blockingRows + 1);
+  const rows = v.framing === "posts" ? "girts" : "blocking";
+  return v.blockingRows > 0 && v.framing !== "none" && room < thick + inches(2)
+    ? [`${v.blockingRows} rows of ${rows} do not fit into walls of ${fi(v.wallHeight)}; take fewer.`]
+    : [];
+}
+
+function nominalFaults(v: BuildingValues): string[] {
   const label = (k: string): string => (buildingSpec as unknown as Record<string, { label: string }>)[k]!.label;
   const bad = SIZES.filter((k) => !parseNominal(String(v[k])));
   if (bad.length > 0)
@@ -42,6 +109,24 @@ export function buildingCheck(v: BuildingValues): string[] {
     if (v.outline.length > 0) out.push(...outlineFaults(v));
     if (v.floor !== "under") out.push("A floor alone needs its floor: set it to framed under the walls.");
   }
+  v.stairs.forEach((x, i) => {
+    v.wings.forEach((w, n) => {
+      const beside = x.at + x.width / 2 <= w.at || x.at - x.width / 2 >= w.at + w.length;
+      if (w.kind === "platform" && w.side === x.side && !beside && x.out < w.depth - 1e-6)
+        out.push(
+          `Stair ${i + 1} comes up inside the platform of wing ${n + 1}; set it out by ${fi(w.depth)} to its edge, or put it beside it.`,
+        );
+    });
+    if (x.at < x.width / 2 || x.at > (x.side === "front" || x.side === "back" ? v.length : v.width) - x.width / 2)
+      out.push(`Stair ${i + 1} reaches past the end of the ${x.side} side; move it in.`);
+  });
+  out.push(...letInFaults(v), ...rowFaults(v));
+  const least = nominalMm(v.plank).width - inches(1);
+  if (v.wings.some((w) => w.kind === "platform") && v.plankOver > least)
+    out.push(
+      `Planks ${v.plank} that overhang by ${fi(v.plankOver)} leave the first one nothing to lie on; let them overhang by ${fi(Math.max(0, least))} at most.`,
+    );
+  out.push(...proudFaults(v));
   if (v.foundation === "bents") {
     if (v.floor !== "under") out.push("A heavy stand carries a floor: set the floor to framed under the walls.");
     out.push(...standFaults(v));

@@ -166,7 +166,8 @@ function tieDown(b: Builder, l: BuildingLayout, part: Part, beams: readonly stri
             b: beam,
             aFace: "-v",
             bFace: "+w",
-            contact: "line",
+            // between rims thicker than the sill beams are wide a joist hangs from the rims
+            contact: /\/joist\//.test(m.id) && l.t.joist.w > l.t.sillBeam.v - 1e-6 ? "gap" : "line",
           });
     return;
   }

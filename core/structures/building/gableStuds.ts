@@ -1,6 +1,7 @@
 import { type Wall } from "./layout";
 import { onCentres } from "./sides";
 import { type RoofKit, plateId } from "./slopes";
+import { purlinsInGable } from "./trusses";
 import { TOP, buttJoint } from "./wallKit";
 
 /** A rafter of a gable's end as the studs under it meet it. */
@@ -29,10 +30,12 @@ export function gableStuds(
     ...(ridge ? [side === "E" ? peakQ - part.q[0] : part.q[1] - peakQ] : []),
   ]);
   const taken: number[] = [];
+  const purlins = stud.w + l.t.stud.w > l.wall - 1e-6 ? purlinsInGable(k) : [];
   for (const s of [...places].reverse()) {
     if (taken.some((x) => Math.abs(x - s) < stud.v + 0.2)) continue;
     const q = side === "E" ? part.q[0] + s : part.q[1] - s;
     const [lo, hi] = [q - stud.v / 2, q + stud.v / 2];
+    if (purlins.some(([from, to]) => lo < to && hi > from)) continue;
     if (lo < part.q[0] + l.wall || hi > part.q[1] - l.wall) continue;
     // where two slopes break, their undersides meet beside the line of the break
     const aside = part.roof === "gambrel" ? l.t.rafter.v : 0;

@@ -125,7 +125,8 @@ export function hipRoof(k: RoofKit): void {
       b: flank,
       aFace: "end1",
       bFace: sideFace("S", side === "E"),
-      contact: "line",
+      // one no wider than the ridge lies on the ridge's end alone
+      contact: t.rafter.w > t.ridge.w + 1e-6 ? "line" : "gap",
     });
   }
   AROUND.forEach((side) => b.datum(`${root}/roof-${side}`, slopePlane(part, slope(side))));
@@ -225,7 +226,9 @@ function hipRafter(
       contact: "line",
     });
   } else {
-    b.join(buttJoint(id, 1, peak.side, sideFace(eave, end === "E"), "line"));
+    // beside a ridge much wider than the rafters it ends against the ridge's end
+    const meets = t.ridge.w / 2 < t.rafter.w / 2 + t.hip.w / Math.SQRT2 - 0.01;
+    b.join(buttJoint(id, 1, peak.side, sideFace(eave, end === "E"), meets ? "line" : "gap"));
     b.join(buttJoint(id, 1, peak.end, sideFace(end, eave === "N"), "line"));
   }
   const [we, wn] = [wallOn(part, eave)!, wallOn(part, end)!];
@@ -256,7 +259,9 @@ function jacks(k: RoofKit, hip: string, side: Side, other: Side, run: number, sp
   const start = line ?? corner - toCorner * run;
   const least = Math.max(s.seat, l.wall) + t.hip.w * Math.SQRT1_2 + t.rafter.w / 2 + 0.3;
   const { out } = part;
-  const [deep, hipDeep] = [t.rafter.v * Math.hypot(1, s.k), t.hip.v * Math.hypot(1, s.k / Math.SQRT2)];
+  // on the cheek of a backed hip the jacks' tops lie lower than its ridge line, which a dropped one as a whole makes good
+  const lower = l.v.backing === "dropped" ? 0 : (t.hip.w * s.k) / (2 * Math.SQRT2);
+  const [deep, hipDeep] = [t.rafter.v * Math.hypot(1, s.k) + lower, t.hip.v * Math.hypot(1, s.k / Math.SQRT2)];
   for (let i = 1; ; i++) {
     const at = start + toCorner * i * spacing;
     const m = Math.abs(corner - at);

@@ -46,7 +46,7 @@ export const building: StructureKind = {
   home: "side",
   initial: () => ({ ...defaultsOf(buildingSpec) }),
   starts: BUILDING_STARTS,
-  check: (p) => buildingCheck(p as BuildingValues),
+  check: (p, context) => buildingCheck(p as BuildingValues, context),
   shown: (p, path) => buildingShown(p as BuildingValues, path),
   frame: (p, ctx) => buildingFrame(p as BuildingValues, ctx),
   dimensions: (p, ctx) => buildingDimensions(p as BuildingValues, ctx),

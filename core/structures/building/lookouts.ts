@@ -2,7 +2,10 @@ import type { Slope } from "./layout";
 import { type RoofKit, over, planeZ, sideFace } from "./slopes";
 import { buttJoint } from "./wallKit";
 
-/** Short sticks, flat, from the first rafter inside over the gable's to the one that overhangs. */
+/** How much of a rafter's depth the notches for lookouts may take: more would cut it in two. Common practice, no source. */
+const DEEPEST_NOTCH = 0.6;
+
+/** Short sticks, flat, from the first rafter inside over the gable's to the one that overhangs; of stock too thick to be let into the rafters, stubs on the gable's own. */
 export function lookouts(
   k: RoofKit,
   slopes: readonly Slope[],
@@ -16,7 +19,9 @@ export function lookouts(
   for (const right of [false, true]) {
     const o = overs[right ? 1 : 0];
     if (o <= l.t.rafter.w + 0.2 || stations.length < 3) continue;
-    const inner = right ? stations[stations.length - 2]! : stations[1]!;
+    const own = right ? stations[stations.length - 1]! : stations[0]!;
+    const letIn = t.w <= DEEPEST_NOTCH * l.t.rafter.v;
+    const from = !letIn ? own : right ? stations[stations.length - 2]! : stations[1]!;
     const [e, n] = right ? [stations.length, stations.length - 1] : [1, 2];
     slopes.forEach((s, i) => {
       const cos = 1 / Math.hypot(1, s.k);
@@ -32,7 +37,7 @@ export function lookouts(
         const fly = right ? part.p[1] + o - half : part.p[0] - o + half;
         const at = (p: number) => over(part, s.side, p, inward, planeZ(s, inward));
         const [p0, p1] =
-          s.side === "S" ? [Math.min(inner, fly), Math.max(inner, fly)] : [Math.max(inner, fly), Math.min(inner, fly)];
+          s.side === "S" ? [Math.min(from, fly), Math.max(from, fly)] : [Math.max(from, fly), Math.min(from, fly)];
         b.stick({
           id,
           assembly: `${root}/roof/slope-${s.side}`,
@@ -46,11 +51,13 @@ export function lookouts(
         });
         const flyId = `${root}/roof/${s.side}/barge-${right ? "right" : "left"}`;
         const endId = `${root}/roof/${s.side}/${e}`;
-        const innerId = `${root}/roof/${s.side}/${n}`;
+        const innerId = letIn ? `${root}/roof/${s.side}/${n}` : endId;
         // it runs to the right as seen from outside
         const flyEnd = (s.side === "S") === right ? 1 : 0;
-        b.join(buttJoint(id, flyEnd, flyId, sideFace(s.side, !right)));
-        b.join(buttJoint(id, flyEnd === 1 ? 0 : 1, innerId, sideFace(s.side, right)));
+        const whole = t.w <= l.t.rafter.v + 1e-6 ? "face" : "line";
+        b.join(buttJoint(id, flyEnd, flyId, sideFace(s.side, !right), whole));
+        b.join(buttJoint(id, flyEnd === 1 ? 0 : 1, innerId, sideFace(s.side, right), whole));
+        if (!letIn) continue;
         b.join({
           kind: "notch",
           id: `${endId}>${right ? "r" : "l"}${j}`,

@@ -125,7 +125,8 @@ export function frameMonitor(b: Builder, l: BuildingLayout): void {
         face: "+v",
         contact: stud.w <= l.t.rafter.w + 1e-6 ? "face" : "line",
       });
-      b.join({ kind: "butt", id: `${id}>plate`, a: id, end: 1, b: ids[0]!, face: "+w", contact: "face" });
+      const whole = stud.v <= plate.v + 1e-6 ? "face" : "line";
+      b.join({ kind: "butt", id: `${id}>plate`, a: id, end: 1, b: ids[0]!, face: "+w", contact: whole });
     }
   }
   gableRoof(k, []);

@@ -4,8 +4,8 @@ import { fi, hasOwnFeet, wallOfPart, wallSizes, feetOf } from "./nominal";
 import { roughOpening } from "./openings";
 import { SIDES, type BuildingValues } from "./parameters";
 
-/** Why doors and windows have no room where they are put, a sentence each. Nominal sizes. */
-export function openingFaults(v: BuildingValues): string[] {
+/** Why doors and windows have no room where they are put, a sentence each. Sizes are those of the names; the fit of a casting, model mm, counts at the ratio. */
+export function openingFaults(v: BuildingValues, ratio = 160): string[] {
   const out: string[] = [];
   const s = wallSizes(v);
   const name = (i: number): string => `Opening ${i + 1}`;
@@ -46,8 +46,7 @@ export function openingFaults(v: BuildingValues): string[] {
           : v.openingFrame === "jacks"
             ? nominalMm(v.header).width
             : s.thick;
-      // with the fit of a casting at any scale
-      const room = top - s.plates - Math.max(header, casing) - v.fit * 160;
+      const room = top - s.plates - Math.max(header, casing) - v.fit * ratio;
       if (r.head > room + 1e-6)
         out.push(
           `${name(i)} in the ${side} wall ends at ${fi(r.head)}; under its header and the plate there is room up to ${fi(room)}. Lower it or raise the wall.`,
@@ -70,7 +69,7 @@ export function openingFaults(v: BuildingValues): string[] {
       const before = own[n - 1];
       if (before) {
         const gap = a - (before.o.at + before.r.width / 2);
-        const need = 2 * Math.max(s.beside, casing) + inches(0.75) + v.fit * 320;
+        const need = 2 * Math.max(s.beside, casing) + inches(0.75) + 2 * v.fit * ratio;
         if (gap < need)
           out.push(
             `${name(before.i)} and ${name(i).toLowerCase()} in the ${side} wall are ${fi(Math.max(0, gap))} apart; the studs between them need ${fi(need)}.`,

@@ -30,6 +30,8 @@ export function planks(
     if (to - q < LEAST_PLANK) break;
     // the last strip may lie on the rim alone
     const onRim = q > to - t.joist.w - NEAR;
+    // and so may a narrow first one that overhangs
+    const onFirst = !onRim && q + plank.v < f.q[0] + t.joist.w + NEAR;
     const ripped = q + plank.v > to + NEAR;
     const there = stations.flatMap((s, k) => {
       const joist = under(k, q);
@@ -86,12 +88,12 @@ export function planks(
           ],
         });
       }
-      if (onRim) {
+      if (onRim || onFirst) {
         b.join({
           kind: "lap",
           id: `${id}>rim`,
           a: id,
-          b: `${f.root}/rim/2`,
+          b: `${f.root}/rim/${onRim ? 2 : 1}`,
           aFace: "-w",
           bFace: "+v",
           contact: "line",

@@ -1,12 +1,18 @@
 import type { Builder } from "../builder";
 import { frameFloor } from "./floor";
-import { onWall } from "./sides";
+import type { SideName } from "./parameters";
+import { onWall, sideFrame } from "./sides";
 import { rootOf, type BuildingLayout, type Wall } from "./layout";
 import { placed, quartersOf, type Placement } from "./place";
 import { buttJoint } from "./wallKit";
 
-/** A wall of the main part by its name. */
-export const wallNamed = (l: BuildingLayout, side: string): Wall => l.main.walls.find((w) => w.name === side)!;
+/** Which way round a side of the main part lies: all that what stands outside of it needs of a wall. */
+type SideLine = Pick<Wall, "origin" | "e" | "n" | "length">;
+const COMPASS = { front: "S", right: "E", back: "N", left: "W" } as const;
+
+/** A wall of the main part by its name; of a floor alone the line of that side. */
+export const wallNamed = (l: BuildingLayout, side: string): SideLine =>
+  l.main.walls.find((w) => w.name === side) ?? sideFrame(l.main.p, l.main.q, COMPASS[side as SideName]);
 
 /** Platforms along the walls of the main part: joists, rims and planks on beams and posts down to the ground. */
 export function platforms(b: Builder, l: BuildingLayout): void {
@@ -26,6 +32,8 @@ export function platforms(b: Builder, l: BuildingLayout): void {
     frameFloor(local, l, { root, p, q, top, loose: true, over: mm(v.plankOver) });
     const under = top - t.plank.w - t.joist.v;
     const wide = Math.max(t.sillBeam.v, t.pier.v) / 2;
+    // between rims thicker than the beams are wide the joists hang from the rims
+    const hung = t.joist.w > wide + t.sillBeam.v / 2 - 1e-6;
     const beams = [q[0] + wide, q[1] - wide];
     const lowest = (at: number): number[] => beams.map((bq) => groundUnder(l, place, at, bq));
     const n = Math.max(1, Math.round((2 * half - t.pier.w) / mm(v.pierSpacing)));
@@ -48,7 +56,15 @@ export function platforms(b: Builder, l: BuildingLayout): void {
         loose: true,
       }).id;
       for (const m of b.members.filter((x) => x.id.startsWith(`${root}/joist/`)))
-        b.join({ kind: "lap", id: `${m.id}>${k + 1}`, a: m.id, b: beam, aFace: "-v", bFace: "+w", contact: "line" });
+        b.join({
+          kind: "lap",
+          id: `${m.id}>${k + 1}`,
+          a: m.id,
+          b: beam,
+          aFace: "-v",
+          bFace: "+w",
+          contact: hung ? "gap" : "line",
+        });
       stations.forEach((s, j) => {
         const post = local.stick({
           id: `${root}/post/${k + 1}-${j + 1}`,

@@ -33,7 +33,7 @@ export function clearInside(l: BuildingLayout, w: Wall, inward: number, most: nu
 }
 
 /** A point of a wall: along it from its left outer corner, in from its outside, over the floor. */
-export const onWall = (w: Wall, s: number, inward: number, z: number): Vec3 => [
+export const onWall = (w: Pick<Wall, "origin" | "e" | "n">, s: number, inward: number, z: number): Vec3 => [
   w.origin[0] + w.e[0] * s - w.n[0] * inward,
   w.origin[1] + w.e[1] * s - w.n[1] * inward,
   z,

@@ -208,7 +208,8 @@ function layFlight(b: Builder, l: BuildingLayout, local: Local, x: FlightSet): v
       letter: "HL",
       timber: size,
       a: ext(ends[0]!, -past),
-      b: ext(ends[1]!, past),
+      // no further than the landing
+      b: ext(ends[1]!, Math.min(past, t.tread.v / 2)),
       up: [0, 0, 1],
       seat: ["-", "centre"],
       ends: [

@@ -24,6 +24,36 @@ export function trussStations(k: RoofKit): number[] {
   return [...new Set(near)].sort((a, b) => a - b);
 }
 
+/** The lines that a roof on trusses is laid out from: how far in from the wall the purlins lie, evenly between the heel of the principals and the king post. */
+function purlinLines(k: RoofKit) {
+  const { l, part } = k;
+  const { v, t } = l;
+  const slope = part.slopes.S!;
+  const { k: pitch, plate } = slope;
+  const stretch = Math.hypot(1, pitch);
+  /** The underside of the rafters, where principals and purlins have their tops. */
+  const under = (inward: number): number => planeZ(slope, inward) - t.rafter.v * stretch;
+  const tieTop = plate + t.tie.v;
+  const heel = (tieTop - under(0)) / pitch;
+  const post = t.kingPost.v / 2;
+  const run = (part.q[1] - part.q[0]) / 2;
+  const at = Array.from({ length: v.purlins }, (_, i) => heel + ((run - post - heel) * (i + 1)) / (v.purlins + 1));
+  return { pitch, stretch, under, plate, tieTop, heel, post, at };
+}
+/** Where purlins and their posts stand in a gable wall, from and to along q: no gable stud has room there. Empty without trusses. */
+export function purlinsInGable(k: RoofKit): readonly (readonly [number, number])[] {
+  const { l, part } = k;
+  const { t } = l;
+  if (!hasTrusses(l.v) || part !== l.main) return [];
+  const { pitch, stretch, at } = purlinLines(k);
+  return at.flatMap((inward) => {
+    const foot = inward + (t.purlin.v * pitch) / stretch;
+    const from = Math.min(inward - t.purlin.w / 2, foot - t.stud.v / 2);
+    const to = Math.max(foot + t.purlin.w / 2, foot + t.stud.v / 2);
+    return [[part.q[0] + from, part.q[0] + to] as const, [part.q[1] - to, part.q[1] - from] as const];
+  });
+}
+
 /**
  * King-post trusses under a gable roof: tie beams on the plates, principals whose tops lie under the rafters, king posts
  * under the ridge, struts; purlins between the principals carry the rafters, at the gables on posts of their own.
@@ -38,15 +68,7 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
     throw new Error("The rafters stand too close for a truss between them: space them further apart.");
   const slopes = (["S", "N"] as const).map((side) => part.slopes[side]!);
   const run = (part.q[1] - part.q[0]) / 2;
-  const { k: pitch } = slopes[0]!;
-  const stretch = Math.hypot(1, pitch);
-  const deep = t.rafter.v * stretch;
-  /** The underside of the rafters, where principals and purlins have their tops. */
-  const under = (inward: number): number => planeZ(slopes[0]!, inward) - deep;
-  const plate = slopes[0]!.plate;
-  const tieTop = plate + t.tie.v;
-  const heel = (tieTop - under(0)) / pitch;
-  const post = t.kingPost.v / 2;
+  const { pitch, stretch, under, plate, tieTop, heel, post, at: purlinsAt } = purlinLines(k);
   // the principal's lower end, cut level, is as long as its plumb depth over the pitch
   const heelEnd = heel + (t.principal.v * stretch) / pitch;
   if (heel < 0 || heelEnd > run - post - t.principal.v)
@@ -54,10 +76,6 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
       "The trusses have no room under the roof: make the roof steeper or wider, or the tie beam and the principals lighter.",
     );
   const ridgeUnder = planeZ(slopes[0]!, run - t.ridge.w / 2) - t.ridge.v;
-  const purlinsAt = Array.from(
-    { length: v.purlins },
-    (_, i) => heel + ((run - post - heel) * (i + 1)) / (v.purlins + 1),
-  );
   // struts meet the principals under the purlin nearest to their middle
   const strutAt = purlinsAt[Math.floor(purlinsAt.length / 2)] ?? (heel + run) / 2;
   const trusses = stations.map((p, n) => {

@@ -29,9 +29,11 @@ export function wallOpenings(k: WallKit, t: Timber, under: number, plate: string
       return id;
     });
     const faces = flat ? { top: TOP, under: UNDER } : { top: EDGE.top, under: EDGE.under };
+    // a header thicker than the wall stands proud inside
+    const whole = (flat ? size.v : size.w) <= w.thick + NEAR ? "face" : "line";
     for (const h of headers) {
-      b.join(buttJoint(h, 0, left, RIGHT));
-      b.join(buttJoint(h, 1, right, LEFT));
+      b.join(buttJoint(h, 0, left, RIGHT, whole));
+      b.join(buttJoint(h, 1, right, LEFT, whole));
     }
     const stock = posts ? l.t.girt : t;
     const sill =
