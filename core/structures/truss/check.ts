@@ -6,7 +6,7 @@ import { unusual } from "../unusual";
 import { nominalMm } from "../trestle/layout";
 import { outlineOf } from "./frame";
 import { trussSpec, type TrussValues } from "./parameters";
-import { forcesOf } from "./statics";
+import { forcesOf, STIFF_CHORDS } from "./statics";
 import { countered, panelsOf, plankReach, takesCounters, topologyOf } from "./topology";
 
 const fi = (mm: number): string => printFeetInches(mm);
@@ -280,7 +280,9 @@ export function trussShown(v: TrussValues, path: string): boolean {
 export function trussRemarks(v: TrussValues): Remark[] {
   const out = unusual(trussSpec, v, (p) => trussShown(v, p));
   const f = forcesOf(outlineOf(v));
-  if (f.ok && f.caveat)
+  if (f.ok && f.caveat === STIFF_CHORDS)
+    out.push({ param: "panels", text: f.caveat, fix: { label: `Take ${v.panels + 1} panels`, value: v.panels + 1 } });
+  else if (f.ok && f.caveat)
     out.push({ param: "counters", text: f.caveat, fix: { label: "Cross the panel", value: "needed" } });
   if (f.ok) out.push(...pressedRods(v, f.forces));
   const ratio = v.span / v.depth;

@@ -2,7 +2,7 @@ import { MODULI, solveTruss, type Material } from "../../statics";
 import type { Context } from "../kind";
 import { trussLayout } from "./frame";
 import type { TrussValues } from "./parameters";
-import { modelOf, unitLoads } from "./statics";
+import { modelOf, standsForStiffness, unitLoads } from "./statics";
 
 /** How the model's span stands under a model train. Model mm and N/mm². */
 export interface SpanCheck {
@@ -47,19 +47,24 @@ export function spanUnderTrain(v: TrussValues, ctx: Context): SpanCheck | undefi
     const pairs = t.webs.find((w) => w.id === member)?.lane === 1 ? 2 : 1;
     return pairs * (timber.round ? (Math.PI / 4) * timber.v ** 2 : timber.v * timber.w);
   };
-  const m = modelOf(t, (x) => E * area(x));
+  let m = modelOf(t, (x) => E * area(x));
   const span = t.points[t.supports[1]]![0];
   // grams per 100 mm over the span, on half as many trusses
   const load = ((v.trainWeight * v.tracks * span) / 100 / 1000) * G * (v.trusses && v.position !== "roof" ? 0.5 : 1);
   const per = load / t.loaded.length;
-  const solved = solveTruss(m.truss, [unitLoads(m, t.loaded).map(([x, y]) => [x * per, y * per] as const)]);
+  const under = () => solveTruss(m.truss, [unitLoads(m, t.loaded).map(([x, y]) => [x * per, y * per] as const)]);
+  let solved = under();
+  if ("ok" in solved && v.kind === "plank") {
+    m = modelOf(t, (x) => E * area(x), true);
+    solved = under();
+  }
   if ("ok" in solved) return undefined;
   const r = solved[0]!;
   const sag = Math.max(...r.displacements.map((d) => -d[1]), 0);
   let [stress, worst] = [0, ""];
   m.bars.forEach((b, i) => {
     const s = Math.abs(r.forces[i]!) / area(b.member);
-    if (s > stress && b.member !== "stiffness of the end posts") [stress, worst] = [s, b.member];
+    if (s > stress && !standsForStiffness(b.member)) [stress, worst] = [s, b.member];
   });
   const ratio = sag > 0 ? span / sag : Infinity;
   return {

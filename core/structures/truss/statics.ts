@@ -15,9 +15,14 @@ export interface TrussModel {
 }
 
 const STIFF_POST = "stiffness of the end posts";
+const STIFF_CHORD = "stiffness of the chords";
+/** Whether a bar of the model is no stick but stands for the stiffness of some. */
+export const standsForStiffness = (member: string): boolean => member === STIFF_POST || member === STIFF_CHORD;
+/** What the chords' bending is worth against a plank of a lattice: a fiftieth of its stiffness, common practice for planks of two panels and more. */
+const CHORD_SHARE = 0.02;
 
-/** A truss as pinned bars: a pin at the left bearing, a roller at the right. Planks of a lattice run from chord to chord: what holds them where they cross is left out, which is on the safe side. `area` gives a bar's section over a unit one, where it matters. */
-export function modelOf(t: Topology, area: (member: string) => number = () => 1): TrussModel {
+/** A truss as pinned bars: a pin at the left bearing, a roller at the right. Planks of a lattice run from chord to chord: what holds them where they cross is left out, which is on the safe side. With `stiffChords` the chords, which run through, hold their panel points against each other. `area` gives a bar's section over a unit one, where it matters. */
+export function modelOf(t: Topology, area: (member: string) => number = () => 1, stiffChords = false): TrussModel {
   const points = new Map(Object.entries(t.points));
   const bars: Bar[] = t.chords.flatMap((c) =>
     c.points.slice(1).map((b, i) => ({ member: `${c.id}/${c.points[i]!}-${b}`, a: c.points[i]!, b })),
@@ -31,6 +36,9 @@ export function modelOf(t: Topology, area: (member: string) => number = () => 1)
   }
   // an end post that planks meet between its ends is held there by its own stiffness: a tie to the other post stands for it
   for (const [k] of points) if (/^E\d+$/.test(k)) bars.push({ member: STIFF_POST, a: k, b: k.replace("E", "F") });
+  if (stiffChords)
+    for (const [k] of points)
+      if (/^L\d+$/.test(k) && points.has(k.replace("L", "U"))) bars.push({ member: STIFF_CHORD, a: k, b: k.replace("L", "U") }); // prettier-ignore
   const names = [...points.keys()];
   const index = new Map(names.map((n, i) => [n, i]));
   return {
@@ -38,7 +46,11 @@ export function modelOf(t: Topology, area: (member: string) => number = () => 1)
     bars,
     truss: {
       nodes: names.map((n) => points.get(n)!),
-      bars: bars.map((b) => ({ a: index.get(b.a)!, b: index.get(b.b)!, stiffness: area(b.member) })),
+      bars: bars.map((b) => ({
+        a: index.get(b.a)!,
+        b: index.get(b.b)!,
+        stiffness: b.member === STIFF_CHORD ? CHORD_SHARE * area("diagonal") : area(b.member),
+      })),
       supports: [
         { node: index.get(t.supports[0])!, x: true, y: true },
         { node: index.get(t.supports[1])!, x: false, y: true },
@@ -68,7 +80,7 @@ export interface NoForces {
 export function byMember(m: TrussModel, f: TrussForces): Map<string, number> {
   const out = new Map<string, number>();
   m.bars.forEach((b, i) => {
-    if (b.member === STIFF_POST) return;
+    if (standsForStiffness(b.member)) return;
     const before = out.get(b.member);
     if (before === undefined || Math.abs(f.forces[i]!) > Math.abs(before)) out.set(b.member, f.forces[i]!);
   });
@@ -97,8 +109,16 @@ export function forcesOf(v: TopologyValues): MemberForces | NoForces {
       }
     }
   }
+  if (v.kind === "plank") {
+    // planks of some numbers of panels meet in closed rounds, which only the chords hold
+    const k = modelOf(t, () => 1, true);
+    const held = solveTruss(k.truss, [unitLoads(k, t.loaded)]);
+    if (!("ok" in held)) return { ok: true, forces: byMember(k, held[0]!), redundant: 0, caveat: STIFF_CHORDS };
+  }
   return { ok: false, reason: whyNot(m, solved) };
 }
+export const STIFF_CHORDS =
+  "With this number of panels the planks alone would give: what is found counts on the stiffness of the chords, which run through. One panel more or less makes the planks hold one another.";
 export const OPEN_PANEL =
   "The middle panel is open, so the queen post carries symmetrical load only: under a load on one side it gives. Cross the panel with counters, or rely on stiff chords.";
 
