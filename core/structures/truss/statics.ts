@@ -36,6 +36,13 @@ export function modelOf(t: Topology, area: (member: string) => number = () => 1,
   }
   // an end post that planks meet between its ends is held there by its own stiffness: a tie to the other post stands for it
   for (const [k] of points) if (/^E\d+$/.test(k)) bars.push({ member: STIFF_POST, a: k, b: k.replace("E", "F") });
+  // and the end posts by their own bending what meets them between their ends
+  const last = t.supports[1];
+  if (stiffChords)
+    for (const [k] of points) {
+      const near = k.startsWith("E") ? "L1" : `L${Number(last.slice(1)) - 1}`;
+      if (/^[EF]\d+$/.test(k)) bars.push({ member: STIFF_CHORD, a: k, b: near });
+    }
   if (stiffChords)
     for (const [k] of points)
       if (/^L\d+$/.test(k) && points.has(k.replace("L", "U"))) bars.push({ member: STIFF_CHORD, a: k, b: k.replace("L", "U") }); // prettier-ignore
