@@ -81,3 +81,48 @@ describe("findings", () => {
     expect(design.pieces.length).toBeGreaterThan(5);
   });
 });
+
+describe("the spot", () => {
+  // the usual bent in HO: 14 ft of cap and 17 ft 6 in of sill, 21 ft 6 in high, braces on both faces
+  const on = (length: number, depth: number, params: Record<string, unknown> = {}): string[] =>
+    of(
+      job(params, (d) => {
+        d.brief.spotLength = length;
+        d.brief.spotDepth = depth;
+      }),
+    )
+      .filter((f) => f.key === "g:spot")
+      .map((f) => f.text);
+  it("is compared with what stands on it, turned as it may be", () => {
+    expect(on(0, 0)).toEqual([]);
+    expect(on(100, 100)).toEqual([]);
+    // as long as the sill one way or the other, or across the corners of a square too small along its sides
+    expect(on(80, 8)).toEqual([]);
+    expect(on(8, 80)).toEqual([]);
+    expect(on(60, 60)).toEqual([]);
+    expect(on(40, 40)).toEqual([
+      expect.stringMatching(/^Bent takes \d+ mm × \d+ mm with all that overhangs; the spot of the brief is 40 mm × 40 mm\. It does not fit, however it is turned\.$/), // prettier-ignore
+    ]);
+  });
+  it("of which one side is known holds what is narrower than that", () => {
+    expect(on(8, 0)).toEqual([]);
+    expect(on(3, 0)).toHaveLength(1);
+  });
+});
+
+describe("sticks too short to hold", () => {
+  it("are named with the shortest of them, in a small scale and not in a larger one", () => {
+    const small = (scale: "Z" | "O"): string[] =>
+      of(
+        job({}, (d) => {
+          const s = newStructure("building", "b", "Shed");
+          d.structures = [s];
+          d.brief.scale = { id: scale, ratio: scale === "Z" ? 220 : 48 };
+        }),
+      )
+        .filter((f) => f.key === "small")
+        .map((f) => f.text);
+    expect(small("O")).toEqual([]);
+    expect(small("Z")).toEqual([expect.stringMatching(/^\d+ sticks are shorter than 2 mm \(.*\), the shortest \d\.\d\d mm: nick each off/)]); // prettier-ignore
+  });
+});

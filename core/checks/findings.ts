@@ -16,6 +16,9 @@ import { VIEWS } from "../drawing";
 import { longestStick, whereWords, type Design, type StructureDesign } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
 
+import { smallPieces } from "./smallPieces";
+import { spotFindings } from "./spotFindings";
+
 export type Level = "fault" | "warning" | "remark";
 /** Something a person should know: the sentence with its numbers, where it is, and what can be done. */
 export interface Finding {
@@ -48,6 +51,8 @@ export function findings(d: Design): Finding[] {
     ...d.structures.flatMap((s) => [...structureFindings(s), ...remarks(s), ...parked(s)]),
     ...stockFindings(d),
     ...lengthFindings(d),
+    ...spotFindings(d),
+    ...smallPieces(d),
   ];
   const order: Level[] = ["fault", "warning", "remark"];
   return all

@@ -1,7 +1,8 @@
+import { model } from "../../units";
 import type { Builder } from "../builder";
 import { onCentres, onWall } from "./sides";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
-import { placed } from "./place";
+import { move, placed, turn } from "./place";
 import { wallOn } from "./slopes";
 import { postsOf, studsOf } from "./uprights";
 import { TOP, touching } from "./wallKit";
@@ -82,7 +83,37 @@ export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {
     );
     return id;
   });
-  if (v.covering === "boards" || v.covering === "spaced") {
+  if (v.covering === "sheet" || !v.seenRoof) {
+    const id = `${root}/sheet`;
+    const corners = [
+      [p0, q0],
+      [p1, q0],
+      [p1, q1],
+      [p0, q1],
+    ] as const;
+    b.add({
+      id,
+      structure: l.ctx.structure,
+      assembly: `${root}/cover`,
+      role: "roof sheet",
+      letter: "RS",
+      kind: "panel",
+      nominal: [0, 0],
+      ends: [undefined, undefined],
+      body: {
+        shape: "panel",
+        origin: move(part.place, [p0, q0, top]),
+        u: turn(part.place, [1, 0, 0]),
+        v: turn(part.place, [0, 1, 0]),
+        outline: corners.map(([p, q]): readonly [number, number] => [p - p0, q - q0]),
+        bevel: [0, 0, 0, 0],
+        thickness: model(v.roofSheet),
+        stock: "sheet",
+        holes: [],
+      },
+    });
+    for (const j of joists) b.join(touching(id, j, "-w", "+v"));
+  } else if (v.covering === "boards" || v.covering === "spaced") {
     const board = t.roofBoard;
     const rows = Math.ceil((q1 - q0 - 1e-6) / board.v);
     for (let i = 0; i < rows; i++) {

@@ -1,3 +1,4 @@
+import type { Vec3 } from "../../geometry";
 import { model } from "../../units";
 import type { Builder } from "../builder";
 import type { Timber } from "../timber";
@@ -45,7 +46,7 @@ export function foundation(b: Builder, l: BuildingLayout): void {
       }).id;
     const lines = beamLines(l, part);
     const beams = lines.map((q, i) => sill(String(i + 1), [part.p[0], q], [part.p[1], q], true));
-    [part.p[0] + t.sillBeam.v / 2, part.p[1] - t.sillBeam.v / 2].flatMap((p, i) =>
+    const ends = [part.p[0] + t.sillBeam.v / 2, part.p[1] - t.sillBeam.v / 2].flatMap((p, i) =>
       part.open === (i === 0 ? "W" : "E")
         ? []
         : lines.slice(1).map((q, j) => {
@@ -53,25 +54,26 @@ export function foundation(b: Builder, l: BuildingLayout): void {
             // beams run along +p with their width to +q
             local.join(buttJoint(id, 0, beams[j]!, "+v"));
             local.join(buttJoint(id, 1, beams[j + 1]!, "-v"));
-            return id;
+            return { id, end: i + 1, bay: j + 1 };
           }),
     );
 
     const carried = v.floor === "under" ? `${rootOf(l, part.name)}/floor/` : undefined;
     tieDown(b, l, part, beams, carried);
     if (v.foundation === "strip") {
-      lines.forEach((q, i) => {
-        // wider than its beam it is flush with the outside
-        const wider = Math.max(0, (t.pier.w - t.sillBeam.v) / 2);
-        strip(
-          b,
-          l,
-          part,
-          `${root}/strip/${i + 1}`,
-          beams[i]!,
-          i === 0 ? q + wider : i === lines.length - 1 ? q - wider : q,
-          under,
-        );
+      const half = t.pier.w / 2;
+      // wider than its beam it is flush with the outside
+      const wider = Math.max(0, half - t.sillBeam.v / 2);
+      const middles = lines.map((q, i) => (i === 0 ? q + wider : i === lines.length - 1 ? q - wider : q));
+      middles.forEach(
+        (q, i) =>
+        strip(b, l, part, `${root}/strip/${i + 1}`, beams[i]!, [part.p[0], q + half], [1, 0], part.p[1] - part.p[0], under), // prettier-ignore
+      );
+      // between the long ones, under the end beams
+      ends.forEach(({ id, end, bay }) => {
+        const p = end === 1 ? part.p[0] : part.p[1] - 2 * half;
+        const [from, to] = [middles[bay - 1]! + half, middles[bay]! - half];
+        strip(b, l, part, `${root}/strip/end${end}${bay}`, id, [p, from], [0, 1], to - from, under);
       });
       continue;
     }
@@ -104,19 +106,31 @@ export function foundation(b: Builder, l: BuildingLayout): void {
   }
 }
 
-/** A low wall under a sill beam, its foot on ground that may fall along it. */
-function strip(b: Builder, l: BuildingLayout, part: Part, id: string, beam: string, q: number, under: number): void {
-  const half = l.t.pier.w / 2;
-  const from = move(part.place, [part.p[0], q - half, 0]);
-  const to = move(part.place, [part.p[1], q - half, 0]);
-  const length = part.p[1] - part.p[0];
+/** A low wall under a sill beam, its foot on ground that may fall along it: from a corner of the part's plan, its left side along `way`. */
+function strip(
+  b: Builder,
+  l: BuildingLayout,
+  part: Part,
+  id: string,
+  beam: string,
+  corner: readonly [number, number],
+  way: readonly [number, number],
+  length: number,
+  under: number,
+): void {
+  const wide = l.t.pier.w;
+  const [from, to] = [0, length].map((s) => {
+    // the middle of its foot
+    const [p, q] = [corner[0] + way[0] * s + (way[1] * wide) / 2, corner[1] + way[1] * s - (way[0] * wide) / 2];
+    return move(part.place, [p, q, 0]);
+  }) as [Vec3, Vec3];
   const [g0, g1] = [l.ground(from[0], from[1]), l.ground(to[0], to[1])];
   if (under - Math.max(g0, g1) < 0.5)
     throw new Error(
       "The ground stands at or over the sill beam: raise the floor over the ground, or lessen the fall of the ground.",
     );
-  const u = turn(part.place, [1, 0, 0]);
   const low = Math.min(g0, g1);
+  const at = move(part.place, [corner[0], corner[1], 0]);
   b.add({
     id,
     structure: l.ctx.structure,
@@ -128,13 +142,9 @@ function strip(b: Builder, l: BuildingLayout, part: Part, id: string, beam: stri
     ends: [undefined, undefined],
     body: {
       shape: "panel",
-      // it stands on edge: u along the wall, v up, its thickness towards −q
-      origin: [...move(part.place, [part.p[0], q + half, low]).slice(0, 2), low] as unknown as readonly [
-        number,
-        number,
-        number,
-      ],
-      u,
+      // it stands on edge: u along the wall, v up, its thickness to the right of the way
+      origin: [at[0], at[1], low],
+      u: turn(part.place, [way[0], way[1], 0]),
       v: [0, 0, 1],
       outline: [
         [0, g0 - low],
@@ -143,7 +153,7 @@ function strip(b: Builder, l: BuildingLayout, part: Part, id: string, beam: stri
         [0, under - low],
       ],
       bevel: [0, 0, 0, 0],
-      thickness: model(2 * half),
+      thickness: model(wide),
       stock: "cast",
       holes: [],
     },

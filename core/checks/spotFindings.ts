@@ -1,0 +1,46 @@
+import { cornersFlat, hull, type Vec2 } from "../geometry";
+import type { Design, StructureDesign } from "../job";
+import { model, printMm } from "../units";
+import type { Finding } from "./findings";
+
+/** A structure may be turned on its spot; it is tried by this many degrees at a time. */
+const TURN = 2;
+
+/** The corners of a structure seen from above, with all that overhangs, model mm. */
+function outlineOf(s: StructureDesign): Vec2[] {
+  return hull(s.resolved.sticks.flatMap((k) => k.parts.flatMap((p) => cornersFlat(p).map((c): Vec2 => [c[0], c[1]]))));
+}
+/** How wide and deep the outline is when it is turned by so many degrees. */
+function extent(outline: readonly Vec2[], degrees: number): readonly [number, number] {
+  const [c, s] = [Math.cos((degrees * Math.PI) / 180), Math.sin((degrees * Math.PI) / 180)];
+  const across = outline.map(([x, y]) => x * c - y * s);
+  const deep = outline.map(([x, y]) => x * s + y * c);
+  return [Math.max(...across) - Math.min(...across), Math.max(...deep) - Math.min(...deep)];
+}
+
+/** Structures that are larger than the spot of the brief, however they are turned. A side of the spot that is not known (0) holds anything. */
+export function spotFindings(d: Design): Finding[] {
+  const { spotLength, spotDepth } = d.doc.brief;
+  if (spotLength <= 0 && spotDepth <= 0) return [];
+  const spot = [spotLength, spotDepth].map((x) => (x > 0 ? x : Infinity)) as [number, number];
+  return d.structures.flatMap((s): Finding[] => {
+    if (s.fault || s.resolved.sticks.length === 0) return [];
+    const outline = outlineOf(s);
+    const fits = ([a, b]: readonly [number, number]): boolean =>
+      (a <= spot[0] + 0.05 && b <= spot[1] + 0.05) || (b <= spot[0] + 0.05 && a <= spot[1] + 0.05);
+    for (let turn = 0; turn < 90; turn += TURN) if (fits(extent(outline, turn))) return [];
+    const [a, b] = extent(outline, 0);
+    const size = spot.every(Number.isFinite)
+      ? `${printMm(model(spot[0]), 0)} × ${printMm(model(spot[1]), 0)}`
+      : `${printMm(model(Math.min(...spot)), 0)} one way`;
+    return [
+      {
+        key: `${s.structure.id}:spot`,
+        level: "warning",
+        text: `${s.structure.name} takes ${printMm(model(a), 0)} × ${printMm(model(b), 0)} with all that overhangs; the spot of the brief is ${size}. It does not fit, however it is turned.`,
+        structure: s.structure.id,
+        sticks: [],
+      },
+    ];
+  });
+}
