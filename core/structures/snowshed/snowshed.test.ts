@@ -3,7 +3,8 @@ import { describe, expect, it } from "vitest";
 import { feet } from "../../units";
 import { chordOf } from "../whole-trestle/alignment";
 import { faultsOf, fullSawn } from "../sound.fixture";
-import { snowshedLayout } from "./frame";
+import { boundsOf } from "../../geometry";
+import { purlinRange, snowshedLayout } from "./frame";
 import type { SnowshedValues } from "./parameters";
 import { snowshed } from ".";
 
@@ -64,5 +65,55 @@ describe("a snowshed", () => {
         .map((r) => r.text)
         .join(),
     ).toMatch(/less than 2 ft on both sides/);
+  });
+});
+
+describe("a snowshed's sticks", () => {
+  const count = (over: Partial<SnowshedValues>): Record<string, number> => {
+    const { resolved, faults } = faultsOf(snowshed.frame(values(over), ctx));
+    expect(faults).toEqual([]);
+    const out: Record<string, number> = {};
+    for (const k of resolved.sticks) out[k.member.role] = (out[k.member.role] ?? 0) + 1;
+    return out;
+  };
+  it("are those of seven frames and six bays of 10 ft", () => {
+    // a wall's planks 10 in wide over 10 ft: 12 to a bay and side; the roof's 12 in wide: 10
+    expect(count({})).toEqual({
+      cap: 7,
+      post: 14,
+      mudsill: 14,
+      "knee brace": 14,
+      rafter: 14,
+      "king post": 7,
+      girt: 6 * 2 * 3,
+      purlin: 6 * 2 * 3,
+      plank: 6 * 2 * 12,
+      "roof plank": 6 * 2 * 10,
+    });
+  });
+  it("stand in pairs, each the mirror image of the other across the track", () => {
+    const { resolved } = faultsOf(snowshed.frame(values({}), ctx));
+    for (const k of resolved.sticks.filter((x) => /left/.test(x.id))) {
+      const twin = resolved.byMember.get(k.id.replace("left", "right"))![0]!;
+      const [a, b] = [boundsOf(k.parts), boundsOf(twin.parts)];
+      expect([a.min[0], -a.max[1], a.min[2]], k.id).toEqual([b.min[0], b.min[1], b.min[2]].map((x) => expect.closeTo(x, 9))); // prettier-ignore
+      expect([a.max[0], -a.min[1], a.max[2]], k.id).toEqual([b.max[0], b.max[1], b.max[2]].map((x) => expect.closeTo(x, 9))); // prettier-ignore
+    }
+  });
+  it("its lowest purlin where the rafters are whole, its highest clear of its opposite", () => {
+    // 10 in at 6 in 12: 10 / sin 26.565° = 22.36 in from the cap's end, and 2 % of it to spare
+    const [low, high] = purlinRange(10, { v: 8, w: 4 }, 120, 0.5);
+    expect(low).toBeCloseTo(120 - 1.02 * 22.3607, 3);
+    expect(high).toBeGreaterThan(8 * Math.sin(Math.atan(0.5)) + 2 * Math.cos(Math.atan(0.5)));
+    // a purlin deeper than the rafter is what keeps it off the cap
+    expect(purlinRange(4, { v: 12, w: 4 }, 120, 0.5)[0]).toBeCloseTo(
+      120 - 1.02 * (2 + 24) * Math.cos(Math.atan(0.5)),
+      9,
+    );
+  });
+  it("no longer than the bay where mudsills would meet", () => {
+    const { resolved } = faultsOf(snowshed.frame(values({ bay: feet(4), clear: feet(40), bays: 3 }), ctx));
+    const sills = resolved.sticks.filter((k) => k.member.role === "mudsill");
+    for (const k of sills) expect(boundsOf(k.parts).max[0] - boundsOf(k.parts).min[0]).toBeCloseTo((0.9 * feet(4)) / ctx.scale.ratio, 6); // prettier-ignore
   });
 });

@@ -146,12 +146,19 @@ export function layTie(b: Builder, ctx: Context, l: TrestleLayout, s: TieSeed): 
   const own = l.packs.filter((p) => p.track === s.track) as [Pack, Pack];
   const [right, left] = own.map((p) => seatPoints(l, p, place, s.station, tie.w / 2)) as [number[], number[]];
   const { a: seat, d, out: up, gaps } = restOn(right, left, l.alignment.curvature === 0 ? 0 : HAIR);
-  // where it rests may be found beside its station: it is moved over its seat to it
+  // where it rests may be found beside its station: it is moved over its seat until its middle is on it
   const e = cross(up, d);
-  const origin = addScaled(seat, e, dot(sub(place.at, seat), place.along) / dot(e, place.along));
+  let middle = seat;
+  for (const [way, dir] of [
+    [place.left, d],
+    [place.along, e],
+    [place.left, d],
+    [place.along, e],
+  ] as const)
+    middle = addScaled(middle, dir, dot(sub(place.at, middle), way) / dot(dir, way));
   // along the tie from the deck's centre line
-  const middle = dot(sub(place.at, origin), place.left) / dot(d, place.left);
-  const at = (y: number): Vec3 => addScaled(origin, d, middle + y);
+  const origin = middle;
+  const at = (y: number): Vec3 => addScaled(middle, d, y);
   const id = `${ctx.structure}/tie/track${s.track + 1}/${s.number}`;
   b.stick({
     id,

@@ -4,6 +4,7 @@ import { pieceShape, resolve, workLength } from "../../frame";
 import { add, distance, dot, scale, sub, type Vec3 } from "../../geometry";
 import { feet, inches, model, toPrototype } from "../../units";
 import { defaultsOf } from "../spec";
+import { contextOf, type Bench } from "../fromSpec.fixture";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { chordOf, degreeOfRadius, middleOrdinate, placeAt, radiusOfDegree } from "./alignment";
 import { trestleCheck } from "./check";
@@ -12,6 +13,7 @@ import { stationsOf, storyLines, trestleLayout } from "./layout";
 import { trestleSpec, type TrestleValues } from "./parameters";
 import { printProfile, profileFromDrawing, readProfile, stationAt } from "./profile";
 import { randomTrestle } from "./randomTrestle";
+import { tieStations } from "./ties";
 
 const ctx = fullSawn();
 const values = (v: Partial<Record<keyof TrestleValues, unknown>>): TrestleValues =>
@@ -242,4 +244,52 @@ describe("a tilted cap", () => {
     expect(trestleCheck(values({ ...tilted, capOverhang: inches(4) }))).toEqual([]);
     expect(faultsOf(trestleFrame(values({ ...tilted, capOverhang: inches(4) }), ctx)).faults).toEqual([]);
   });
+});
+
+describe("ties at their stations", () => {
+  for (const [name, over] of [
+    ["on straight track", level],
+    ["on a grade", { ...level, grade: 2 }],
+    ["on a curve", curved],
+    ["on a curve and a grade, tilted", { ...curved, grade: 1.5, superelevation: inches(4), superBy: "tilt" }],
+  ] as const)
+    it(`${name}: each has its middle where the spacing says, over bents as between them`, () => {
+      const v = values(over);
+      const l = trestleLayout(v, ctx);
+      const r = resolve(trestleFrame(v, ctx));
+      const stations = tieStations(v, l);
+      const ties = r.sticks.filter((k) => k.member.role === "tie");
+      // 60 ft and a cap's width, less a tie, at its spacing
+      const room = l.mm(feet(60)) + l.timbers.cap.w - l.timbers.tie.w;
+      expect(ties).toHaveLength(Math.floor(room / l.mm(v.tieSpacing) + 1e-9) + 1);
+      for (const [i, s] of stations.entries()) {
+        const k = r.byMember.get(`t/tie/track1/${i + 1}`)![0]!;
+        const place = placeAt(l.alignment, s);
+        const middle = add(k.axes.origin, scale(k.axes.u, workLength(k.member) / 2));
+        const off = dot(sub(middle, place.at), place.along);
+        expect(Math.abs(off), `tie ${i + 1}`).toBeLessThan(1e-6);
+      }
+    });
+});
+
+describe("what depends on the bench", () => {
+  const bench = (over: Partial<Bench>) => contextOf({ scale: "HO", milling: "full-sawn", series: ["scale"], ...over });
+  it("a radius in model mm is judged at its scale", () => {
+    // 610 mm, 24 in: 174 ft in HO, 96 ft in O, of 15 ft bays; 22 mm in Z are 16 ft
+    const v = values({ ...level, curve: "model", modelRadius: 610 });
+    expect(trestleCheck(v, bench({}))).toEqual([]);
+    expect(trestleCheck(v, bench({ scale: "O" }))).toEqual([]);
+    const tight = values({ ...level, curve: "model", modelRadius: 150 });
+    expect(trestleCheck(tight, bench({ scale: "Z" }))).toEqual([]);
+    expect(trestleCheck(tight, bench({ scale: "O" })).join()).toMatch(/^A radius of 23′-7.* is too sharp for bays of 15′-0″: use at least/); // prettier-ignore
+  });
+  it("ties of stock thicker than its name that leave no gap are told with the spacing that does", () => {
+    const v = values({ ...level, tie: "12×14", tieSpacing: inches(13) });
+    expect(trestleCheck(v, bench({}))).toEqual([]);
+    expect(trestleCheck(v, bench({ scale: "Z", series: ["styrene"] })).join()).toMatch(
+      /^Ties of 12×14 are 1′-.* thick in the stock chosen and every 1′-1″ leave no gap; space them at least/,
+    );
+  });
+  it("bents without stringers stand each for itself on the ground", () =>
+    expect(faultsOf(trestleFrame(values({ ...level, stringers: false, girts: "none", braces: "none" }), ctx)).faults).toEqual([])); // prettier-ignore
 });
