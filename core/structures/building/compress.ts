@@ -1,3 +1,4 @@
+import { flight } from "../../carpentry";
 import { feet, inches, printFeetInches, prototype, type Prototype } from "../../units";
 import { nominalMm } from "../trestle/layout";
 import { buildingCheck } from "./check";
@@ -23,6 +24,10 @@ export function footprint(v: BuildingValues): { readonly length: number; readonl
       reach[w.side]!,
       w.depth + (w.kind === "gable" || w.kind === "lean" ? v.overhang : w.kind === "bay" ? v.bayOverhang : 0),
     );
+  // a stair takes its run, to where level ground would be
+  for (const s of v.stairs)
+    if (s.level + v.groundDepth > 0)
+      reach[s.side] = Math.max(reach[s.side]!, s.out + flight(prototype(s.level + v.groundDepth), s.tread, s.riser).run);
   let [x0, x1] = [-reach.left!, v.length + reach.right!];
   for (const w of v.wings) if (w.side === "front") [x0, x1] = [Math.min(x0, w.at), Math.max(x1, w.at + w.length)];
   return { length: x1 - x0, depth: v.width + reach.front! + reach.back! };
