@@ -153,3 +153,21 @@ describe("a frame too large for the page", () => {
     await waitFor(() => expect(sticks()).toBe(was));
   });
 });
+
+describe("values that cannot be framed", () => {
+  it("are told on the board where the frame would be, in the units of the job", async () => {
+    const doc = structuredClone(bare(example("summit-snowshed")));
+    const params = doc.structures[0]!.variants[0]!.params as Record<string, unknown>;
+    Object.assign(params, { curve: "model", modelRadius: 60 });
+    const job = await openJob(doc, "framing");
+    expect(screen.getByRole("heading", { name: "It cannot be framed like this" })).toBeTruthy();
+    expect(job.words()).toMatch(/A radius of 17′-1 11\/16″ is too sharp for bays of 10′-0″; use at least 83′-4″\./);
+    await job.user.click(screen.getByRole("tab", { name: "Parameters" }));
+    await job.user.click(screen.getByRole("button", { name: "Unfold all" }));
+    const radius = screen.getByLabelText(/^Model radius/);
+    await job.user.clear(radius);
+    await job.user.type(radius, "900");
+    await job.user.tab();
+    await waitFor(() => expect(screen.queryByRole("heading", { name: "It cannot be framed like this" })).toBeNull());
+  });
+});
