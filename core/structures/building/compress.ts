@@ -27,7 +27,10 @@ export function footprint(v: BuildingValues): { readonly length: number; readonl
   // a stair takes its run, to where level ground would be
   for (const s of v.stairs)
     if (s.level + v.groundDepth > 0)
-      reach[s.side] = Math.max(reach[s.side]!, s.out + flight(prototype(s.level + v.groundDepth), s.tread, s.riser).run);
+      reach[s.side] = Math.max(
+        reach[s.side]!,
+        s.out + flight(prototype(s.level + v.groundDepth), s.tread, s.riser).run,
+      );
   let [x0, x1] = [-reach.left!, v.length + reach.right!];
   for (const w of v.wings) if (w.side === "front") [x0, x1] = [Math.min(x0, w.at), Math.max(x1, w.at + w.length)];
   return { length: x1 - x0, depth: v.width + reach.front! + reach.back! };
