@@ -20,6 +20,7 @@ import { useTicket } from "~/job/useTicket";
 import { Figure, useUnits } from "~/job/units";
 import { Changes } from "~/ui/Changes";
 import { Findings } from "~/ui/Findings";
+import { NotFramed } from "./NotFramed";
 import { useLines } from "~/sources/useLines";
 import { SidePanel } from "~/ui/SidePanel";
 import { LinesLayer } from "../drawings/LinesLayer";
@@ -47,7 +48,7 @@ const PADDING = [118, 96, 130, 104] as const;
 
 export default function Framing() {
   const job = useJob();
-  const { P, M, units } = useUnits();
+  const { P, M } = useUnits();
   const [which, setWhich] = useState(0);
   const [picked, setView] = useState<{ structure: string; view: View["id"] | "space" }>();
   const [tab, setTab] = useState<"piece" | "parameters" | "forces">("piece");
@@ -198,15 +199,7 @@ export default function Framing() {
               }
               furniture={
                 <>
-                  {fault && (
-                    <div className="absolute inset-x-10 top-1/3 mx-auto max-w-xl border-l-[3px] border-fault bg-film px-5 py-3">
-                      <h2 className="head text-[20px]">It cannot be framed like this</h2>
-                      <p className="text-fault">{tellIn(fault, units)}</p>
-                      <p className="text-[15px] text-ink-2">
-                        Change it under Parameters, or take the last change back.
-                      </p>
-                    </div>
-                  )}
+                  {fault && <NotFramed why={fault} />}
                   <p className="pointer-events-none absolute right-5 bottom-3.5 flex border-[1.5px] border-ink bg-film text-[15px]">
                     <span className="head border-r-[1.5px] border-ink px-2.5 py-0.5">
                       {design.kind.describe(design.variant.params)}

@@ -1,8 +1,8 @@
-import { model } from "../../units";
 import type { Builder } from "../builder";
 import { onCentres, onWall } from "./sides";
 import { rootOf, type BuildingLayout, type Part } from "./layout";
-import { move, placed, turn } from "./place";
+import { panel } from "./panel";
+import { placed } from "./place";
 import { wallOn } from "./slopes";
 import { postsOf, studsOf } from "./uprights";
 import { TOP, touching } from "./wallKit";
@@ -84,33 +84,21 @@ export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {
     return id;
   });
   if (v.covering === "sheet" || !v.seenRoof) {
-    const id = `${root}/sheet`;
-    const corners = [
-      [p0, q0],
-      [p1, q0],
-      [p1, q1],
-      [p0, q1],
-    ] as const;
-    b.add({
-      id,
-      structure: l.ctx.structure,
+    const id = panel(b, l, part.place, {
+      id: `${root}/sheet`,
       assembly: `${root}/cover`,
       role: "roof sheet",
       letter: "RS",
-      kind: "panel",
-      nominal: [0, 0],
-      ends: [undefined, undefined],
-      body: {
-        shape: "panel",
-        origin: move(part.place, [p0, q0, top]),
-        u: turn(part.place, [1, 0, 0]),
-        v: turn(part.place, [0, 1, 0]),
-        outline: corners.map(([p, q]): readonly [number, number] => [p - p0, q - q0]),
-        bevel: [0, 0, 0, 0],
-        thickness: model(v.roofSheet),
-        stock: "sheet",
-        holes: [],
-      },
+      origin: [p0, q0, top],
+      u: [1, 0, 0],
+      v: [0, 1, 0],
+      outline: [
+        [0, 0],
+        [p1 - p0, 0],
+        [p1 - p0, q1 - q0],
+        [0, q1 - q0],
+      ],
+      thickness: v.roofSheet,
     });
     for (const j of joists) b.join(touching(id, j, "-w", "+v"));
   } else if (v.covering === "boards" || v.covering === "spaced") {

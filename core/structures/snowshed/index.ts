@@ -5,7 +5,8 @@ import { defaultsOf } from "../spec";
 import { nominalMm } from "../trestle/layout";
 import { unusual } from "../unusual";
 import { radiusOf } from "../whole-trestle/layout";
-import { purlinRange, snowshedFrame, snowshedLayout } from "./frame";
+import { purlinRange, snowshedFrame } from "./frame";
+import { snowshedLayout } from "./layout";
 import { SnowshedParams, snowshedSpec, type SnowshedValues } from "./parameters";
 
 const fi = (mm: number): string => printFeetInches(mm);

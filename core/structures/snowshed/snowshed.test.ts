@@ -4,7 +4,8 @@ import { feet } from "../../units";
 import { chordOf } from "../whole-trestle/alignment";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { boundsOf } from "../../geometry";
-import { purlinRange, snowshedLayout } from "./frame";
+import { purlinRange } from "./frame";
+import { snowshedLayout } from "./layout";
 import type { SnowshedValues } from "./parameters";
 import { snowshed } from ".";
 
