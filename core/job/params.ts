@@ -18,14 +18,16 @@ export function sentences(errors: readonly ValidationError[], at = ""): string[]
   });
 }
 
+/** Sentences for parameters of which each by itself is none that a kind offers. */
+export function valueProblems(kindId: string, params: Params): string[] {
+  const errors = validateSync(plainToInstance(kindOf(kindId).Params, params), STRICT);
+  return errors.flatMap((e) => [
+    ...Object.values(e.constraints ?? {}).map(ownWords),
+    ...sentences(e.children ?? [], e.property),
+  ]);
+}
 /** Sentences for parameters that a kind refuses: single values, then values that cannot go together, on its bench where that is given. */
 export function paramProblems(kindId: string, params: Params, context?: Context): string[] {
-  const kind = kindOf(kindId);
-  const errors = validateSync(plainToInstance(kind.Params, params), STRICT);
-  if (errors.length > 0)
-    return errors.flatMap((e) => [
-      ...Object.values(e.constraints ?? {}).map(ownWords),
-      ...sentences(e.children ?? [], e.property),
-    ]);
-  return kind.check(params, context);
+  const single = valueProblems(kindId, params);
+  return single.length > 0 ? single : kindOf(kindId).check(params, context);
 }

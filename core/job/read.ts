@@ -8,7 +8,7 @@ import { JOB_FORMAT, JOB_VERSION, JobDoc, type DrawingDoc, OverrideDoc, StickDoc
 import { JobError } from "./error";
 import { migrate } from "./migrations";
 import { checkPlain } from "./ownWords";
-import { paramProblems, sentences, STRICT } from "./params";
+import { valueProblems, sentences, STRICT } from "./params";
 
 /** What stands in a list of drawings, structures or their parts has to be a group of values: a list there would pass for an empty one. */
 function listsInLists(raw: unknown): string[] {
@@ -49,7 +49,7 @@ export function checkJob(raw: unknown): JobDoc {
     }
     if (!s.variants.some((v) => v.id === s.chosen))
       more.push(`Structure “${s.name}” has no variant “${s.chosen}” to be the chosen one.`);
-    for (const v of s.variants) more.push(...paramProblems(s.kind, v.params).map((p) => `${s.name}, ${v.name}: ${p}`));
+    for (const v of s.variants) more.push(...valueProblems(s.kind, v.params).map((p) => `${s.name}, ${v.name}: ${p}`));
   }
   for (const name of Object.keys(doc.stock.choices))
     if (!parseNominal(name)) more.push(`Stock is chosen for “${name}”, which is no nominal size.`);
