@@ -1,5 +1,5 @@
 import { nominalOf } from "core/frame";
-import { bothEnds, whereRanges } from "core/job";
+import { bothEnds, furtherWork, whereRanges } from "core/job";
 import { catalogue, isStyrene } from "core/lumber";
 import { useMemo } from "react";
 import { useCutMarks } from "~/job/useCutMarks";
@@ -13,6 +13,9 @@ function placesOf(sticks: readonly string[]): string {
   const words = whereRanges(sticks);
   return words.length <= 300 ? words : `${words.slice(0, words.lastIndexOf(" ", 300))} …`;
 }
+
+/** The most cuts besides the ends that a ticket tells one by one. */
+const MOST_WORK = 6;
 
 /** The ticket of the stick that is pointed at: the same wherever a piece is named. */
 export function Ticket() {
@@ -33,7 +36,10 @@ export function Ticket() {
   const { piece, theoretical: theory } = facts;
   const { shape } = piece;
   const same = Math.abs(shape.longPoint - shape.shortPoint) < 0.0005;
-  const ends = bothEnds(shape.ends);
+  const ends = bothEnds(shape, (mm) => M(mm, 2));
+  const work = furtherWork(shape, (mm) => M(mm, 2));
+  // thickness first, as the trade says a size
+  const section = [...shape.section].sort((a, b) => a - b);
   const structure = doc.structures.find((s) => selected.startsWith(`${s.id}/`));
   const path = structure ? selected.replace(/#.*$/, "").slice(structure.id.length + 1) : "";
   const cut = statuses.filter((s) => piece.sticks.includes(s.stick));
@@ -79,13 +85,25 @@ export function Ticket() {
             what="Section"
             model={
               units.model === "mm"
-                ? `${shape.section.map((x) => x.toFixed(2)).join(" × ")} mm`
-                : shape.section.map((x) => M(x, 2)).join(" × ")
+                ? `${section.map((x) => x.toFixed(2)).join(" × ")} mm`
+                : section.map((x) => M(x, 2)).join(" × ")
             }
             proto={nominalOf(piece.shape.kind, piece.nominal)}
           />
         </tbody>
       </table>
+      {work.length > 0 && (
+        <ul className="mt-2 text-[15px]" aria-label="Further cuts">
+          {work.slice(0, MOST_WORK).map((words) => (
+            <li key={words} className="row py-1">
+              <Figure>{`${words.charAt(0).toUpperCase()}${words.slice(1)}.`}</Figure>
+            </li>
+          ))}
+          {work.length > MOST_WORK && (
+            <li className="row py-1 text-ink-2">{work.length - MOST_WORK} more are in the CSV.</li>
+          )}
+        </ul>
+      )}
       <dl className="mt-3 text-[15px]">
         <Pair label="Stock">{items.get(piece.stock)?.name ?? piece.stock}</Pair>
         {piece.handOf && <Pair label="Hand">mirror of {piece.handOf}</Pair>}

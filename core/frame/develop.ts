@@ -1,6 +1,6 @@
-import { addScaled, dot, sub, type Vec3 } from "../geometry";
+import { addScaled, cross, dot, normalize, scale, sub, type Vec3 } from "../geometry";
 import { onRing } from "./axes";
-import type { RunBody } from "./member";
+import type { Ring, RunBody } from "./member";
 
 /**
  * Length of a component's own centre line from the first ring to each, mm, as its straight blank shows it. Between two
@@ -43,7 +43,22 @@ export function stretchAt(body: RunBody, p: Vec3): readonly [number, number] {
   return [lo, Math.abs(a - b) < 1e-12 ? 0 : a / (a - b)];
 }
 
-/** A point of a bent strip on its flat blank: u along the component's developed centre line from the first ring, v and w from its centre. `stations` are its `developedStations`. */
+/** The direction in which a stretch of a run goes at its ring i, climb and all: a unit vector. */
+function heading(body: RunBody, i: number, ring: Ring): Vec3 {
+  const { rings, axis } = body;
+  const d = sub(rings[i + 1]!.at, rings[i]!.at);
+  const rise = dot(d, axis);
+  const flat = Math.hypot(...addScaled(d, axis, -rise));
+  const out = cross(ring.v, ring.w);
+  const level = normalize(addScaled(out, axis, -dot(out, axis)));
+  return normalize(addScaled(level, axis, rise / flat));
+}
+
+/**
+ * A point of a bent strip on its flat blank: u along the component's developed centre line from the first ring, v and w
+ * from its centre. Where a run climbs between plumb rings the strip leans against them: its ends come out mitred by the
+ * grade. `stations` are its `developedStations`.
+ */
 export function developed(
   body: RunBody,
   centre: readonly [number, number],
@@ -58,9 +73,7 @@ export function developed(
   const d = sub(p, at);
   const [vv, vw, ww, dv, dw] = [dot(v, v), dot(v, w), dot(w, w), dot(d, v), dot(d, w)];
   const det = vv * ww - vw * vw;
-  return [
-    stations[i]! + (stations[i + 1]! - stations[i]!) * f,
-    (dv * ww - dw * vw) / det - centre[0],
-    (dw * vv - dv * vw) / det - centre[1],
-  ];
+  const [x, y] = [(dv * ww - dw * vw) / det - centre[0], (dw * vv - dv * vw) / det - centre[1]];
+  const lean = dot(addScaled(scale(v, x), w, y), mix(heading(body, i, r), heading(body, i, q)));
+  return [stations[i]! + (stations[i + 1]! - stations[i]!) * f + lean, x, y];
 }

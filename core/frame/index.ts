@@ -17,5 +17,6 @@ export * from "./interference";
 export * from "./bearing";
 export * from "./pieceShape";
 export * from "./rebuild";
+export * from "./entry";
 export * from "./samePiece";
 export * from "./pieces";

@@ -1,6 +1,7 @@
-import { clip, cornersOf, dot, type Plane, type Solid, type Vec3 } from "../geometry";
+import { add, clip, cornersOf, cross, dot, normalize, type Plane, type Solid, type Vec3 } from "../geometry";
 import { degrees, model, type Degrees, type Model } from "../units";
 import { toLocal, turnLocal } from "./axes";
+import type { Cut } from "./cuts";
 import { developed, developedStations } from "./develop";
 import type { Face } from "./member";
 import type { Resolved } from "./resolve";
@@ -21,7 +22,7 @@ export type LocalPlane = Plane;
 /** A finished stick in its own axes, laid with its start tip at u = 0: the entry of the cut list. Lengths are model mm. */
 export interface PieceShape {
   readonly kind: "strip" | "round" | "bent" | "panel" | "block";
-  /** Section along v and w. */
+  /** Section along v and w. Of a strip the wide way is v: lying on -w it lies on its wide face, on -v on its edge. */
   readonly section: readonly [Model, Model];
   /** Tip to tip. */
   readonly overall: Model;
@@ -58,53 +59,62 @@ export function setting(n: Vec3, end: 0 | 1, face: Face): { readonly mitre: Degr
 }
 
 /** The face to lay down for a cut: one on which it needs no bevel, the wide one first; else the wide one. */
-function faceDown(n: Vec3, end: 0 | 1, section: readonly [number, number]): Face {
-  const order: Face[] = section[0] >= section[1] ? ["-w", "-v"] : ["-v", "-w"];
-  return order.find((f) => Math.abs(setting(n, end, f).bevel) < NO_BEVEL) ?? order[0]!;
+const faceDown = (n: Vec3, end: 0 | 1): Face =>
+  (["-w", "-v"] as const).find((f) => Math.abs(setting(n, end, f).bevel) < NO_BEVEL) ?? "-w";
+
+/** Whether a stick's axes are turned by a quarter for the list, so that its wide way is v: what may lie on one face alone keeps it. */
+const rolls = (s: Resolved): boolean =>
+  s.member.body.shape !== "panel" && s.member.turning !== "face" && s.size[0] < s.size[1];
+
+/** From space to a stick's own axes, its start tip at u = 0 and its section's centre on the axis; a bent strip as it lies straight. */
+export function onPiece(s: Resolved): { readonly point: (p: Vec3) => Vec3; readonly plane: (p: Plane) => LocalPlane } {
+  const body = s.member.body;
+  const rolled = rolls(s);
+  const roll = (p: Vec3): Vec3 => (rolled ? [p[0], -p[2], p[1]] : p);
+  const stations = body.shape === "run" ? developedStations(body, s.centre) : [];
+  const local = (p: Vec3): Vec3 => {
+    if (body.shape === "run") return roll(developed(body, s.centre, stations, p));
+    const q = toLocal(s.axes, p);
+    return roll([q[0], q[1] - s.centre[0], q[2] - s.centre[1]]);
+  };
+  const start = Math.min(...s.whole.flatMap((w) => cornersOf(w).map((p) => local(p)[0])));
+  return {
+    point: (p) => {
+      const q = local(p);
+      return [q[0] - start, q[1], q[2]];
+    },
+    plane: (p) => {
+      const n = turnLocal(s.axes, p.n);
+      // the plane's point nearest the axes' origin, moved into the piece's axes
+      const d = p.d - dot(p.n, s.axes.origin) - n[1] * s.centre[0] - n[2] * s.centre[1] - n[0] * start;
+      return { n: roll(n), d };
+    },
+  };
 }
 
 /** Shape of a cut stick in its own axes. */
 export function pieceShape(s: Resolved): PieceShape {
   const body = s.member.body;
-  const stations = body.shape === "run" ? developedStations(body, s.centre) : [];
-  const local = (p: Vec3): Vec3 => {
-    if (body.shape === "run") return developed(body, s.centre, stations, p);
-    const q = toLocal(s.axes, p);
-    return [q[0], q[1] - s.centre[0], q[2] - s.centre[1]];
-  };
-  const solids = s.whole.map((w) => cornersOf(w).map(local));
-  const all = solids.flat();
-  const start = Math.min(...all.map((p) => p[0]));
-  const overall = Math.max(...all.map((p) => p[0])) - start;
-  const shift = (p: Vec3): Vec3 => [p[0] - start, p[1], p[2]];
-  const section: readonly [Model, Model] = [model(s.size[0]), model(s.size[1])];
-  const plane = (p: Plane): LocalPlane => {
-    const n = turnLocal(s.axes, p.n);
-    // the plane's point nearest the axes' origin, moved into the piece's axes
-    const d = p.d - dot(p.n, s.axes.origin) - n[1] * s.centre[0] - n[2] * s.centre[1] - n[0] * start;
-    return { n, d };
-  };
+  const { point, plane } = onPiece(s);
+  const corners = distinct(s.whole.flatMap((w) => cornersOf(w).map(point)));
+  const overall = Math.max(...corners.map((p) => p[0]));
+  const [v, w] = rolls(s) ? [s.size[1], s.size[0]] : s.size;
+  const section: readonly [Model, Model] = [model(v), model(w)];
   const bent = body.shape === "run";
-  const cutPlanes = bent ? [] : s.cuts.map((c) => ({ as: c.as, ...plane(c) }));
+  const cutPlanes = bent ? bentCuts(s, point) : s.cuts.map((c) => ({ as: c.as, ...plane(c) }));
   const endCuts = (end: 0 | 1): EndCut[] => {
-    const square = {
-      face: faceDown([end ? 1 : -1, 0, 0], end, section),
-      mitre: degrees(0),
-      bevel: degrees(0),
-      at: model(end ? overall : 0),
-    };
-    if (bent || body.shape === "panel") return [square];
-    const active = cutPlanes.filter((c) => c.as === `end${end}` && touchesPlane(all.map(shift), c));
+    const square = { face: "-w" as const, mitre: degrees(0), bevel: degrees(0), at: model(end ? overall : 0) };
+    if (body.shape === "panel") return [square];
+    const active = cutPlanes.filter((c) => c.as === `end${end}` && (bent || touchesPlane(corners, c)));
     return active
-      .map((c): EndCut => ({
-        face: faceDown(c.n, end, section),
-        ...setting(c.n, end, faceDown(c.n, end, section)),
-        at: model(c.d / c.n[0]),
-      }))
+      .map((c): EndCut => {
+        const face = faceDown(c.n, end);
+        return { face, ...setting(c.n, end, face), at: model(c.d / c.n[0]) };
+      })
       .filter((c, i, list) => list.findIndex((o) => sameCut(o, c)) === i);
   };
   const ends = [endCuts(0), endCuts(1)] as const;
-  const edges = bent || body.shape === "panel" ? [overall] : edgeLengths(cutPlanes, section, overall);
+  const edges = body.shape === "panel" ? [overall] : edgeLengths(cutPlanes, section, overall);
   const holeParts = bent ? [] : s.cutters.map((c) => c.planes.map(plane));
   const notches = holeParts.filter((_, i) => removed(s, i).length > 0);
   return {
@@ -114,15 +124,32 @@ export function pieceShape(s: Resolved): PieceShape {
     longPoint: model(Math.max(...edges)),
     shortPoint: model(Math.min(...edges)),
     ends,
-    rips: cutPlanes.filter((c) => c.as === "length").map(({ n, d }) => ({ n, d })),
+    rips: cutPlanes.filter((c) => c.as === "length" && touchesPlane(corners, c)).map(({ n, d }) => ({ n, d })),
     notches,
-    corners: distinct(all.map(shift)),
-    notchCorners: s.cutters.map((_, i) => removed(s, i).map((p) => shift(local(p)))).filter((c) => c.length > 0),
+    corners,
+    notchCorners: s.cutters.map((_, i) => distinct(removed(s, i).map(point))).filter((c) => c.length > 0),
     cutNormals: bent
       ? []
-      : s.whole.flatMap((w) => w.faces.filter((f) => !(f.tag in FACE_AXIS)).map((f) => turnLocal(s.axes, f.plane.n))),
+      : s.whole.flatMap((w) => w.faces.filter((f) => !(f.tag in FACE_AXIS)).map((f) => plane(f.plane).n)),
   };
 }
+
+/** The ends of a bent strip as they come out on its straight blank: a plane through the corners of each. */
+function bentCuts(s: Resolved, onBlank: (p: Vec3) => Vec3): (LocalPlane & { readonly as: Cut["as"] })[] {
+  const out: (LocalPlane & { readonly as: Cut["as"] })[] = [];
+  for (const part of s.whole)
+    for (const f of part.faces) {
+      if (f.tag in FACE_AXIS || f.tag === "seam" || f.corners.length < 3) continue;
+      const p = f.corners.map(onBlank);
+      const n = p.reduce<Vec3>((sum, q, i) => add(sum, cross(q, p[(i + 1) % p.length]!)), [0, 0, 0]);
+      const unit = normalize(n);
+      const d = p.reduce((sum, q) => sum + dot(q, unit), 0) / p.length;
+      out.push({ n: unit, d, as: Math.abs(unit[0]) < ALONG ? "length" : unit[0] > 0 ? "end1" : "end0" });
+    }
+  return out;
+}
+/** A face of a blank that leans less than this off its length is cut along it. */
+const ALONG = 0.05;
 
 const sameCut = (a: EndCut, b: EndCut): boolean =>
   a.face === b.face &&

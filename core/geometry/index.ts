@@ -7,5 +7,6 @@ export * from "./tolerance";
 export * from "./plane";
 export * from "./hexahedron";
 export * from "./solid";
+export * from "./convex";
 export * from "./penetration";
 export * from "./polygon";

@@ -251,10 +251,13 @@ function partsList(lying: readonly Resolved[], pieces: readonly Piece[], at: Vec
   const put = (cells: readonly string[], column: number, y: number, font: "label" | "text"): Entity[] =>
     cells.map((c, i) => text([at[0] + (PARTS[i]![1] + column * PARTS_WIDTH) * size * 0.8, y], c, size, "start", font));
   const cells = ({ p, n }: (typeof own)[number]): string[] => {
-    const e = bothEnds(p.shape.ends);
+    const e = bothEnds(p.shape, (mm) => printMm(mm, 2));
     const ends = e.first === e.far ? ["both", e.first, e.relation].filter(Boolean).join(" ") : `${e.first}; ${e.far}`;
     const nominal = OTHER_STOCK[p.stock] ? OTHER_STOCK[p.stock]! : nominalOf(p.shape.kind, p.nominal);
-    const section = p.shape.section.map((x) => printMm(x, 2)).join(" × ");
+    const section = [...p.shape.section]
+      .sort((x, y) => x - y)
+      .map((x) => printMm(x, 2))
+      .join(" × ");
     return [p.mark, `${n}`, p.role, nominal, section, printMm(p.shape.overall, 2), ends];
   };
   const heads = PARTS.map(([head]) => head);

@@ -1,7 +1,8 @@
-import { nominalOf, type EndCut } from "../frame";
+import { entryOf, nominalOf, type Entry } from "../frame";
 import { catalogue, OTHER_STOCK } from "../lumber";
-import { printNumber, printPrototype, toPrototype } from "../units";
+import { printPrototype, toPrototype } from "../units";
 import type { Design } from "./design";
+import { endWords } from "./sawWords";
 
 /** A row of the cut list, ready to print. Lengths model mm unless said. */
 export interface CutRow {
@@ -19,29 +20,12 @@ export interface CutRow {
   readonly short_edge_mm: number;
   readonly end_a: string;
   readonly end_b: string;
+  /** Every cut in numbers, with how the piece lies for it. */
+  readonly cuts: Omit<Entry, "kind">;
   readonly handed: string;
   readonly where: string;
 }
 
-/** An end cut in words: "square", "14.0° mitre", "26.6° mitre, 45.0° bevel"; with several cuts joined by "and". `signed` keeps the signs of a setting. */
-export function endWords(cuts: readonly EndCut[], decimals = 1, signed = false): string {
-  const one = (c: EndCut): string => {
-    const part = (n: number, what: string): string =>
-      Math.abs(n) < 0.005 ? "" : `${printNumber(signed ? n : Math.abs(n), decimals)}° ${what}`;
-    return [part(c.mitre, "mitre"), part(c.bevel, "bevel")].filter(Boolean).join(", ") || "square";
-  };
-  return cuts.map(one).join(" and ") || "square";
-}
-/** Both ends of a piece in words, and how they lie to each other: "both 14.0° mitre, parallel". */
-export function bothEnds(ends: readonly [readonly EndCut[], readonly EndCut[]]): {
-  readonly first: string;
-  readonly far: string;
-  readonly relation: string;
-} {
-  const [first, far] = [endWords(ends[0]), endWords(ends[1])];
-  const [a, b] = [endWords(ends[0], 3, true), endWords(ends[1], 3, true)];
-  return { first, far, relation: first !== far || first === "square" ? "" : a === b ? "parallel" : "opposed" };
-}
 /** Where a stick goes, without its structure: "story 1, post L2". */
 export function whereWords(stick: string): string {
   const parts = stick.split("/");
@@ -70,6 +54,12 @@ export function theoreticalOf(d: Pick<Design, "structures">): ReadonlyMap<string
   );
 }
 
+/** The same with every number to a thousandth. */
+const inThousandths = ({ kind: _, ...cuts }: Entry): Omit<Entry, "kind"> =>
+  JSON.parse(
+    JSON.stringify(cuts, (_key, v: unknown) => (typeof v === "number" ? Number(v.toFixed(3)) + 0 : v)),
+  ) as Omit<Entry, "kind">;
+
 /** The cut list of a design: a row for each piece. */
 export function cutRows(d: Design): CutRow[] {
   const names = new Map(catalogue(d.scale).map((i) => [i.id, i.name]));
@@ -81,7 +71,10 @@ export function cutRows(d: Design): CutRow[] {
     piece: p.role,
     nominal: OTHER_STOCK[p.stock] ? "" : nominalOf(p.shape.kind, p.nominal),
     stock: names.get(p.stock) ?? OTHER_STOCK[p.stock] ?? p.stock,
-    section_mm: p.shape.section.map((x) => x.toFixed(2)).join(" × "),
+    section_mm: [...p.shape.section]
+      .sort((x, y) => x - y)
+      .map((x) => x.toFixed(2))
+      .join(" × "),
     overall_mm: mm(p.shape.overall),
     overall_prototype: printPrototype(toPrototype(d.scale, p.shape.overall), d.doc.brief.units.prototype),
     theoretical_mm: theory.has(p.sticks[0]!) ? mm(theory.get(p.sticks[0]!)!) : "",
@@ -89,6 +82,7 @@ export function cutRows(d: Design): CutRow[] {
     short_edge_mm: mm(p.shape.shortPoint),
     end_a: endWords(p.shape.ends[0], 3, true),
     end_b: endWords(p.shape.ends[1], 3, true),
+    cuts: inThousandths(entryOf(p.shape)),
     handed: p.handOf ? `mirror of ${p.handOf}` : p.handed ? "handed" : "",
     where: p.sticks.map(whereWords).join("; "),
   }));

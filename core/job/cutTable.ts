@@ -1,4 +1,4 @@
-import { nominalOf, type Piece } from "../frame";
+import { entryOf, nominalOf, type Entry, type EntryEnd, type EntryNotch, type EntryRip } from "../frame";
 import { catalogue, OTHER_STOCK } from "../lumber";
 import { printPrototype, toPrototype } from "../units";
 import { theoreticalOf } from "./cutList";
@@ -18,7 +18,13 @@ export function stockNames(d: Pick<Design, "scale">): (id: string) => string {
   return (id) => names.get(id) ?? OTHER_STOCK[id] ?? id;
 }
 
-/** The cut list as a table in the job's own units: model lengths in mm, or in decimal inches where the job reads inches. */
+/**
+ * The cut list as a table in the job's own units: model lengths in mm, or in decimal inches where the job reads inches.
+ * A row holds all that makes its piece. A cut says how the piece lies for it, its start at the left: on its "face", or on
+ * its "edge", rolled a quarter towards you. A lengthwise cut runs from one distance from the near edge at the start to
+ * another at the far tip; a notch takes out, between two heights over the table, an outline of points "along/from the
+ * near edge"; a sheet part is such an outline.
+ */
 export function cutTable(d: Design): CutTable {
   const { units } = d.doc.brief;
   const inches = units.model !== "mm";
@@ -27,17 +33,33 @@ export function cutTable(d: Design): CutTable {
   const degrees = (n: number): number => Number(n.toFixed(2)) + 0;
   const name = stockNames(d);
   const theory = theoreticalOf(d);
-  const end = (p: Piece, e: 0 | 1): Cell[] => {
-    const [first, ...more] = p.shape.ends[e];
-    const others = more.map((c) => `mitre ${degrees(c.mitre)} bevel ${degrees(c.bevel)}`).join("; ");
-    return [degrees(first?.mitre ?? 0), degrees(first?.bevel ?? 0), others];
+  const end = (cuts: readonly EntryEnd[]): Cell[] => {
+    const [first, ...more] = cuts;
+    const others = more.map((c) => `${c.lies} mitre ${degrees(c.mitre)} bevel ${degrees(c.bevel)} at ${length(c.at)}`);
+    if (!first) return ["", "", "", "", ""];
+    return [first.lies, degrees(first.mitre), degrees(first.bevel), length(first.at), others.join("; ")];
   };
+  const rip = (r: EntryRip): string =>
+    `${r.lies} ${length(r.start)} to ${length(r.far)} bevel ${degrees(r.bevel)} keep ${r.keep}`;
+  const notch = (n: EntryNotch): string => {
+    const points = (list: readonly (readonly number[])[]): string =>
+      list.map((p) => p.map((x) => length(x)).join("/")).join(" ");
+    if ("corners" in n) return `corners ${points(n.corners)}`;
+    const [lower, upper] = [points(n.lower), points(n.upper)];
+    return `${n.lies} from ${length(n.from)} to ${length(n.to)}: ${lower}${lower === upper ? "" : ` above: ${upper}`}`;
+  };
+  const all = <T>(list: readonly T[], one: (x: T) => string): string => list.map(one).join("; ");
+  const shaped = (e: Entry): Cell[] =>
+    e.outline
+      ? ["", "", "", "", "", "", "", "", "", "", "", all(e.notches, notch), notch(e.outline)]
+      : [...end(e.ends[0]), ...end(e.ends[1]), all(e.rips, rip), all(e.notches, notch), ""];
   return {
     columns: [
       "mark",
       "count",
       "piece",
       "nominal",
+      "form",
       "stock",
       `thickness_${unit}`,
       `width_${unit}`,
@@ -46,33 +68,37 @@ export function cutTable(d: Design): CutTable {
       `theoretical_${unit}`,
       `long_edge_${unit}`,
       `short_edge_${unit}`,
-      "end_a_mitre_deg",
-      "end_a_bevel_deg",
-      "end_a_more",
-      "end_b_mitre_deg",
-      "end_b_bevel_deg",
-      "end_b_more",
+      ...["a", "b"].flatMap((e) => [
+        `end_${e}_lies_on`,
+        `end_${e}_mitre_deg`,
+        `end_${e}_bevel_deg`,
+        `end_${e}_at_${unit}`,
+        `end_${e}_more`,
+      ]),
+      "lengthwise_cuts",
+      "notches_and_holes",
+      "outline",
       "hand",
       "goes_to",
     ],
     rows: d.pieces.map((p) => {
-      const [a, b] = [...p.shape.section].sort((x, y) => x - y);
+      const entry = entryOf(p.shape);
       const theoretical = theory.get(p.sticks[0]!);
       return [
         p.mark,
         p.sticks.length,
         p.role,
         OTHER_STOCK[p.stock] ? "" : nominalOf(p.shape.kind, p.nominal),
+        p.shape.kind,
         name(p.stock),
-        length(a!),
-        length(b!),
+        length(entry.thickness),
+        length(entry.width),
         length(p.shape.overall),
         printPrototype(toPrototype(d.scale, p.shape.overall), units.prototype),
         theoretical === undefined ? "" : length(theoretical),
         length(p.shape.longPoint),
         length(p.shape.shortPoint),
-        ...end(p, 0),
-        ...end(p, 1),
+        ...shaped(entry),
         p.handOf ? `mirror of ${p.handOf}` : p.handed ? "handed" : "",
         whereRanges(p.sticks),
       ];

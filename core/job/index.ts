@@ -17,6 +17,7 @@ export * from "./file";
 export * from "./cutList";
 export * from "./whereRanges";
 export * from "./cutTable";
+export * from "./sawWords";
 export * from "./report";
 export * from "./picture";
 export * from "./look";

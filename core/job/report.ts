@@ -29,7 +29,7 @@ export function frameReport(d: Design): object {
         role: k.member.role,
         kind: k.member.kind,
         nominal: k.member.nominal,
-        section: shape.section.map(r),
+        section: k.size.map(r),
         stock: k.stock,
         workLength: r(workLength(k.member)),
         overall: r(shape.overall),

@@ -1,6 +1,6 @@
 import { nominalOf } from "../frame";
 import { tablePages, type PagePlan, type PaperId, type TableLine } from "../drawing";
-import { bothEnds, stockNames, whereRanges, type Design } from "../job";
+import { bothEnds, furtherWork, stockNames, whereRanges, type Design } from "../job";
 import { printModel, printPrototype, toPrototype } from "../units";
 import { wordsOf } from "./words";
 
@@ -18,11 +18,12 @@ export function cutListPages(d: Design, paper: PaperId, date: string): PagePlan 
     return [
       { kind: "head", text: `${name(stock)}: ${count} ${count === 1 ? "piece" : "pieces"}` },
       ...pieces.map((p): TableLine => {
-        const e = bothEnds(p.shape.ends);
+        const e = bothEnds(p.shape, M);
         const ends =
           e.first === e.far
             ? ["both " + e.first, e.relation].filter(Boolean).join(", ")
             : `first ${e.first}; far ${e.far}`;
+        const work = furtherWork(p.shape, M);
         const edges = p.shape.longPoint - p.shape.shortPoint > 0.0005 ? ` / ${M(p.shape.shortPoint)}` : "";
         return {
           kind: "row",
@@ -34,7 +35,7 @@ export function cutListPages(d: Design, paper: PaperId, date: string): PagePlan 
             M(p.shape.overall),
             printPrototype(toPrototype(d.scale, p.shape.overall), units.prototype),
             `${M(p.shape.longPoint)}${edges}`,
-            ends,
+            [ends, ...work].join("; "),
             whereRanges(p.sticks),
           ],
         };

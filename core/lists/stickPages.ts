@@ -18,7 +18,7 @@ export function stickPages(d: Design, plans: readonly ItemPlan[], paper: PaperId
   const endsOf = (mark: string): string => {
     const p = piece.get(mark);
     if (!p) return "";
-    const e = bothEnds(p.shape.ends);
+    const e = bothEnds(p.shape, M);
     return e.first === e.far ? (e.first === "square" ? "" : `both ${e.first} ${e.relation}`.trim()) : `${e.first}; ${e.far}`; // prettier-ignore
   };
   const lines = plans.flatMap((plan): TableLine[] => {

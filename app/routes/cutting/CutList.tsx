@@ -12,13 +12,16 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import type { Piece } from "core/frame";
-import { bothEnds, serves, whereWords } from "core/job";
+import { bothEnds, furtherWork, serves, whereWords } from "core/job";
 import { hull } from "core/geometry";
 import { isStyrene } from "core/lumber";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
 import { GROUPINGS, linesOf, rowHas, rowsOf, type Grouping, type Row } from "./cutRows";
+
+/** Cuts besides the ends that a row tells one by one. */
+const FEW = 2;
 
 const column = createColumnHelper<Row>();
 const natural = (a: string, b: string): number => a.localeCompare(b, "en", { numeric: true });
@@ -93,14 +96,24 @@ export function CutList() {
         id: "ends",
         header: "End cuts",
         cell: (c) => {
-          const e = bothEnds(c.row.original.piece.shape.ends);
-          return e.first === e.far ? (
-            ["both " + e.first, e.relation].filter(Boolean).join(", ")
-          ) : (
+          const { shape } = c.row.original.piece;
+          const inUnit = (mm: number): string => M(mm, 2);
+          const e = bothEnds(shape, inUnit);
+          const work = furtherWork(shape, inUnit);
+          return (
             <>
-              {e.first}
-              <br />
-              {e.far}
+              {e.first === e.far ? ["both " + e.first, e.relation].filter(Boolean).join(", ") : e.first}
+              {e.first !== e.far && (
+                <>
+                  <br />
+                  {e.far}
+                </>
+              )}
+              {work.length > 0 && (
+                <span className="block text-ink-2">
+                  {work.length <= FEW ? work.join("; ") : `${work.length} more cuts, on the ticket and in the CSV`}
+                </span>
+              )}
             </>
           );
         },
