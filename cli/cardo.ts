@@ -373,7 +373,7 @@ try {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
   else if (e instanceof CommanderError)
     fail(
-      `${e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find, check, fit, rafters, stairs, backup and restore.`,
+      `${e.code === "commander.help" ? "No command was given." : e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find, check, fit, rafters, stairs, backup and restore.`,
       2,
     );
   else fail((e as Error).message, 2);

@@ -15,10 +15,10 @@ function cutWords(c: EndCut, decimals: number, signed: boolean): string {
   return [part(c.mitre, "mitre"), part(c.bevel, "bevel")].filter(Boolean).join(", ") || "square";
 }
 
-/** Both ends of a piece in words, and how they lie to each other: "both 14.0° mitre, parallel". A cut on the edge says so, and of several each says how far from the tip it crosses the middle. */
+/** Both ends of a piece in words, and how they lie to each other: "both 14.0° mitre, parallel". A cut on the edge says so, and with `print` of several each says how far from the tip it crosses the middle. */
 export function bothEnds(
   shape: PieceShape,
-  print: PrintLength,
+  print?: PrintLength,
 ): { readonly first: string; readonly far: string; readonly relation: string } {
   const uneven = Math.abs(shape.section[0] - shape.section[1]) > 0.005;
   const words = (end: 0 | 1): string => {
@@ -26,10 +26,13 @@ export function bothEnds(
     const one = (c: EndCut): string => {
       const angles = cutWords(c, 1, false);
       const lies = uneven && c.face[1] === "v" && angles !== "square" ? " on edge" : "";
-      const at = cuts.length > 1 ? ` ${print(end === 0 ? c.at : shape.overall - c.at)} from the tip` : "";
+      const at = print && cuts.length > 1 ? ` ${print(end === 0 ? c.at : shape.overall - c.at)} from the tip` : "";
       return `${angles}${lies}${at}`;
     };
-    return cuts.map(one).join(" and ") || RUNS_OUT;
+    const all = cuts.map(one);
+    // a hip is cut alike from both sides
+    if (all.length === 2 && all[0] === all[1]) return `${all[0]} from both sides`;
+    return all.join(" and ") || RUNS_OUT;
   };
   const [first, far] = [words(0), words(1)];
   const [a, b] = [endWords(shape.ends[0], 3, true), endWords(shape.ends[1], 3, true)];
@@ -78,4 +81,16 @@ export function furtherWork(shape: PieceShape, print: PrintLength): string[] {
     ...(e.outline ? [] : e.rips.map((r) => ripWords(r, print))),
     ...[...e.notches].sort((a, b) => start(a) - start(b)).map((n) => notchWords(n, shape, print)),
   ];
+}
+
+/** The same counted: "1 notch", "2 lengthwise cuts, 3 notches"; nothing where the ends are all. */
+export function furtherCount(shape: PieceShape): string {
+  const sheet = shape.kind === "panel" || shape.kind === "block";
+  const count = (n: number, one: string, many: string): string => (n === 0 ? "" : `${n} ${n === 1 ? one : many}`);
+  return [
+    count(sheet ? 0 : shape.rips.length, "lengthwise cut", "lengthwise cuts"),
+    count(shape.notchCorners.length, "notch", "notches"),
+  ]
+    .filter(Boolean)
+    .join(", ");
 }

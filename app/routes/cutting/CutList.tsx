@@ -12,16 +12,13 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { flushSync } from "react-dom";
 import type { Piece } from "core/frame";
-import { bothEnds, furtherWork, serves, whereWords } from "core/job";
+import { bothEnds, furtherCount, serves, whereWords } from "core/job";
 import { hull } from "core/geometry";
 import { isStyrene } from "core/lumber";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
 import { GROUPINGS, linesOf, rowHas, rowsOf, type Grouping, type Row } from "./cutRows";
-
-/** Cuts besides the ends that a row tells one by one. */
-const FEW = 2;
 
 const column = createColumnHelper<Row>();
 const natural = (a: string, b: string): number => a.localeCompare(b, "en", { numeric: true });
@@ -97,9 +94,8 @@ export function CutList() {
         header: "End cuts",
         cell: (c) => {
           const { shape } = c.row.original.piece;
-          const inUnit = (mm: number): string => M(mm, 2);
-          const e = bothEnds(shape, inUnit);
-          const work = furtherWork(shape, inUnit);
+          const e = bothEnds(shape);
+          const work = furtherCount(shape);
           return (
             <>
               {e.first === e.far ? ["both " + e.first, e.relation].filter(Boolean).join(", ") : e.first}
@@ -109,11 +105,7 @@ export function CutList() {
                   {e.far}
                 </>
               )}
-              {work.length > 0 && (
-                <span className="block text-ink-2">
-                  {work.length <= FEW ? work.join("; ") : `${work.length} more cuts, on the ticket and in the CSV`}
-                </span>
-              )}
+              {work && <span className="block text-ink-2">{work}</span>}
             </>
           );
         },
