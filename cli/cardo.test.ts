@@ -147,6 +147,7 @@ describe("the command line", () => {
       ["jigs", JOB, "--out", "x", "--paper", "A7"],
       /^cardo: Paper “A7” is not known; choose A4, A3, Letter, Tabloid\.$/,
     ],
+    [[], /^cardo: No command was given\. Commands are frame/],
     [["carve", JOB], /^cardo: unknown command 'carve'.*Commands are frame/],
     [["solve", "README.md"], /^cardo: README\.md is not JSON/],
     [["fit", JOB], /^cardo: .* has no framed building; only those are fitted by bays\.$/],

@@ -19,8 +19,8 @@ import {
   type BuildingValues,
 } from "../structures";
 import { printFeetInches, printMm, toPrototype, model } from "../units";
-import { bayBlocks } from "./bayBlocks";
 import { cardMockup } from "./mockup";
+import { cornerShift } from "./buildSheets";
 import { template } from "./template";
 import type { NamedDrawing } from "./trestleSheets";
 import { wrapRounds } from "./wrapRound";
@@ -57,21 +57,6 @@ export function buildingSheets(s: StructureDesign, pieces: readonly Piece[]): Na
   return out;
 }
 
-/** A template of everything of a structure that is put together by itself. */
-export function buildSheets(s: StructureDesign, pieces: readonly Piece[]): NamedDrawing[] {
-  const blocks = bayBlocks(s);
-  const own = (s.kind.builds?.(s.variant.params, s.context) ?? [])
-    .filter((b) => s.resolved.sticks.some(b.has))
-    .map((b) => {
-      const sticks = s.resolved.sticks.filter(b.has);
-      return {
-        what: b.name,
-        drawing: template(s, pieces, { sticks, view: { ...b, id: "side" }, shift: cornerShift(sticks, b) }),
-      };
-    });
-  return blocks ? [...own, { what: "spacer blocks", drawing: blocks }] : own;
-}
-
 /** Sticks of a build as they lie on the bench, the drawing's lower left corner near 0, 0. */
 function buildTemplate(s: StructureDesign, pieces: readonly Piece[], b: BuildingBuild, l: BuildingLayout): Drawing {
   const sticks = s.resolved.sticks.filter(b.has);
@@ -99,18 +84,6 @@ function buildTemplate(s: StructureDesign, pieces: readonly Piece[], b: Building
   // layout marks: where each upright's middle stands from the left corner
   return { layers: [...base.layers, { name: "openings", entities: openings }] };
 }
-function cornerShift(sticks: readonly Resolved[], b: { readonly right: Vec3; readonly up: Vec3 }): Vec2 {
-  let [x, y] = [Infinity, Infinity];
-  for (const k of sticks)
-    for (const p of k.parts)
-      for (const f of p.faces)
-        for (const c of f.corners) {
-          x = Math.min(x, dot(c, b.right));
-          y = Math.min(y, dot(c, b.up));
-        }
-  return [-x, -y];
-}
-
 /** One pair of each sort of rafter seen along the ridge, with the plates it sits on: the template the bird's-mouths are cut by. */
 function rafterProfile(s: StructureDesign, pieces: readonly Piece[], l: BuildingLayout): Drawing | undefined {
   const { main } = l;

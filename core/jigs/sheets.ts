@@ -2,7 +2,8 @@ import { paginate, type Drawing, toDxf, toSvg, type PagePlan, type PaperId, type
 import { designHash, shortHash, type Design, type StructureDesign } from "../job";
 import { feet, prototype, scaleLabel, tellIn, toModel, type Units } from "../units";
 import { singleSheet, template } from "./template";
-import { buildSheets, buildingSheets } from "./buildingSheets";
+import { buildingSheets } from "./buildingSheets";
+import { buildSheets } from "./buildSheets";
 import { trestleSheets, type NamedDrawing } from "./trestleSheets";
 
 /** One jig of a job: a template with the words that go in its title block. */

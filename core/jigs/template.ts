@@ -1,6 +1,7 @@
 import { nominalOf, wholeId, type Piece, type Resolved } from "../frame";
 import { OTHER_STOCK } from "../lumber";
-import type { Vec2 } from "../geometry";
+import { dot, polygonArea, type Vec2 } from "../geometry";
+import { unionOf } from "../geometry/union";
 import {
   boundsOfDrawing,
   checkBar,
@@ -18,9 +19,7 @@ import {
 } from "../drawing";
 import { bothEnds, type StructureDesign } from "../job";
 import { printMm } from "../units";
-
-/** Height of a capital in a piece mark, mm: to be read at the bench. */
-const MARK = 2.2;
+import { bubble, MARK, placeMarks } from "./marks";
 
 /** Which sticks a template is of, from where they are seen, and how far the drawing is moved. */
 export interface TemplateOf {
@@ -39,6 +38,20 @@ const shifted = (list: readonly Shown[], by: Vec2): Shown[] =>
     max: [x.max[0] + by[0], x.max[1] + by[1]],
   }));
 
+/** A stick may lean by this much out of a drawing and still be laid on it: its sine, and the cosine of its face's. A clapboard leans on the one below. */
+const LEANS = 0.02;
+const FACE_LEANS = 0.95;
+/** Whether a stick lies in the drawing's plane with one of its faces up: then it is drawn as long as it is. */
+function liesFlat({ axes, member }: Resolved, { eye }: View): boolean {
+  if (Math.abs(dot(axes.u, eye)) > LEANS) return false;
+  if (member.body.shape === "round" || member.body.shape === "run") return true;
+  return Math.max(Math.abs(dot(axes.v, eye)), Math.abs(dot(axes.w, eye))) > FACE_LEANS;
+}
+
+/** A stick's outline; of one that is notched, that of all its parts together. */
+const wholeOutlines = (x: Shown): readonly (readonly Vec2[])[] =>
+  x.outlines.length > 1 ? unionOf(x.outlines) : x.outlines;
+
 /**
  * The full-size template a frame of a structure is built on: the outline of each of its sticks as it lies on the front elevation, piece marks,
  * fence lines along the outer posts, centre line, overall dimensions and the list of parts. Model mm.
@@ -50,33 +63,46 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
   const look = of?.view ?? VIEWS[s.kind.home];
   const shown = shifted(elevation(lying, look), of?.shift ?? [0, 0]);
   const mark = new Map(pieces.flatMap((p) => p.sticks.map((id) => [id, p.mark] as const)));
+  const here = new Set(lying.map((k) => k.member.id));
   // what lies in the plane of the bent is built on the template; what laps on its faces goes on after it is lifted off
   const lapped = new Set(
-    of?.aside ? [] : s.resolved.frame.joints.filter((j) => j.kind === "lap").map((j) => wholeId(j.a)),
+    of?.aside
+      ? []
+      : s.resolved.frame.joints
+          .filter((j) => j.kind === "lap" && here.has(wholeId(j.a)) && here.has(wholeId(j.b)))
+          .map((j) => wholeId(j.a)),
   );
-  const middle = shown.filter((x) => !lapped.has(wholeId(x.id)));
+  // what leans out of the drawing is shown shorter than it is: it is there to be met, not to be built here
+  const level = new Set(lying.filter((k) => liesFlat(k, look)).map((k) => k.id));
+  const leaning = shown.filter((x) => !level.has(x.id));
+  const middle = shown.filter((x) => level.has(x.id) && !lapped.has(wholeId(x.id)));
   const depth = Math.max(...middle.map((x) => x.near), -Infinity);
-  const faces = shown.filter((x) => lapped.has(wholeId(x.id)));
+  const faces = shown.filter((x) => level.has(x.id) && lapped.has(wholeId(x.id)));
   const front = faces.filter((x) => x.near > depth);
   const back = faces.filter((x) => x.near <= depth);
   const draw = (list: typeof shown, style: "outline" | "thin" | "hidden"): Entity[] =>
-    list.flatMap((x) => x.outlines.map((o) => outline(o, style, style === "outline" ? "timber" : undefined)));
+    list.flatMap((x) =>
+      wholeOutlines(x).map((o) =>
+        outline(o, style, style !== "outline" ? undefined : polygonArea(o) < 0 ? "white" : "timber"),
+      ),
+    );
   const members: Layer[] = [
     { name: "members", entities: draw(middle, "outline") },
     { name: "front-braces", entities: draw(front, "thin") },
     { name: "back-braces", entities: draw(back, "hidden") },
+    { name: "beside", entities: draw(leaning, "thin") },
   ];
   const { min, max } = boundsOfDrawing({ layers: members });
   const led = of?.aside ? marksAside(middle, min, max, (id) => mark.get(id) ?? "?") : undefined;
   const within = led ? middle.filter((x) => !led.placed.has(x.id)) : middle;
-  const marks = [...within, ...front, ...back].flatMap((x): Entity[] => {
-    const k = front.includes(x) ? -0.32 : back.includes(x) ? 0.32 : 0;
-    const longest = Math.max(
-      ...x.outlines.flat().map((p) => Math.abs((p[0] - x.centre[0]) * x.along[0] + (p[1] - x.centre[1]) * x.along[1])),
-    );
-    const at: Vec2 = [x.centre[0] + 2 * k * longest * x.along[0], x.centre[1] + 2 * k * longest * x.along[1]];
-    return bubble(at, mark.get(x.id) ?? "?");
-  });
+  // face members of both sides have their marks off the middle, where they cross
+  const marks = placeMarks(
+    [...within, ...front, ...back, ...leaning].map((x) => ({
+      shown: x,
+      mark: mark.get(x.id) ?? "?",
+      best: front.includes(x) ? -0.64 : back.includes(x) ? 0.64 : 0,
+    })),
+  );
   const centre = s.kind.centreLine(s.variant.params, s.context);
   return {
     layers: [
@@ -95,7 +121,14 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
           ...(s.kind.home === "front" || of ? capDimension(shown, max[1] + 4) : []),
         ],
       },
-      { name: "parts-list", entities: partsList(lying, pieces, [min[0], min[1] - 14 - (led?.below ?? 0)]) },
+      {
+        name: "parts-list",
+        entities: partsList(
+          lying.filter((k) => level.has(k.id)),
+          pieces,
+          [min[0], min[1] - 14 - (led?.below ?? 0)],
+        ),
+      },
     ],
   };
 }
@@ -154,13 +187,6 @@ function marksAside(
     above: rows.above.length * MARK_ROW,
     below: rows.below.length * MARK_ROW,
   };
-}
-
-function bubble(at: Vec2, words: string): Entity[] {
-  return [
-    { kind: "circle", centre: at, radius: MARK * (0.75 + 0.28 * words.length), line: "thin", fill: "white" },
-    text([at[0], at[1] - MARK / 2], words, MARK, "middle", "label"),
-  ];
 }
 
 /** Strips fixed against the outer posts, one post section wide, clear of what crosses. */
@@ -230,14 +256,14 @@ function capDimension(shown: readonly Shown[], y: number): Entity[] {
 /** Columns of a parts list: head, and where each starts, for letters 1 mm high. */
 const PARTS = [
   ["Mark", 0],
-  ["Count", 5],
-  ["Piece", 9.5],
-  ["Stock", 24],
-  ["Section", 34],
-  ["Tip to tip", 49],
-  ["End cuts", 58],
+  ["Count", 6],
+  ["Piece", 12],
+  ["Stock", 27],
+  ["Section", 36],
+  ["Tip to tip", 52],
+  ["End cuts", 62],
 ] as const;
-const PARTS_WIDTH = 84;
+const PARTS_WIDTH = 90;
 /** Rows up to which a parts list stands in one column at its usual size. */
 const ONE_COLUMN = 24;
 
@@ -254,10 +280,10 @@ function partsList(lying: readonly Resolved[], pieces: readonly Piece[], at: Vec
     const e = bothEnds(p.shape, (mm) => printMm(mm, 2));
     const ends = e.first === e.far ? ["both", e.first, e.relation].filter(Boolean).join(" ") : `${e.first}; ${e.far}`;
     const nominal = OTHER_STOCK[p.stock] ? OTHER_STOCK[p.stock]! : nominalOf(p.shape.kind, p.nominal);
-    const section = [...p.shape.section]
+    const section = `${[...p.shape.section]
       .sort((x, y) => x - y)
-      .map((x) => printMm(x, 2))
-      .join(" × ");
+      .map((x) => x.toFixed(2))
+      .join(" × ")} mm`;
     return [p.mark, `${n}`, p.role, nominal, section, printMm(p.shape.overall, 2), ends];
   };
   const heads = PARTS.map(([head]) => head);

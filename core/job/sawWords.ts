@@ -26,7 +26,8 @@ export function bothEnds(
     const one = (c: EndCut): string => {
       const angles = cutWords(c, 1, false);
       const lies = uneven && c.face[1] === "v" && angles !== "square" ? " on edge" : "";
-      const at = print && cuts.length > 1 ? ` ${print(end === 0 ? c.at : shape.overall - c.at)} from the tip` : "";
+      const from = end === 0 ? c.at : shape.overall - c.at;
+      const at = print && cuts.length > 1 ? ` ${print(Math.abs(from))} ${from < 0 ? "beyond" : "from"} the tip` : "";
       return `${angles}${lies}${at}`;
     };
     const all = cuts.map(one);

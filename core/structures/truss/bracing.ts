@@ -2,6 +2,7 @@ import { normalize, sub, type Vec2, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
+import { lateralsOf, portalOf, swayOf } from "./assemblies";
 import { chordSeat, type SideTruss, type TrussLayout, type WebStick } from "./frame";
 import type { TrussValues } from "./parameters";
 
@@ -33,9 +34,10 @@ export function bridgeBracing(
   const deck = v.position === "deck";
   if (v.laterals) {
     // below a floor the braces lie under its beams; elsewhere between the chords
-    if (!deck && v.floor === "beams") underBeams(b, v, ctx, l, pair, `${root}/lower`);
-    else laterals(b, v, ctx, l, pair, "bottom", `${root}/lower`);
-    if (overhead || deck) laterals(b, v, ctx, l, pair, "top", `${root}/upper`);
+    const [lower, upper] = [lateralsOf(ctx, pair[0].place.span, "lower"), lateralsOf(ctx, pair[0].place.span, "upper")];
+    if (!deck && v.floor === "beams") underBeams(b, v, ctx, l, pair, lower);
+    else laterals(b, v, ctx, l, pair, "bottom", lower);
+    if (overhead || deck) laterals(b, v, ctx, l, pair, "top", upper);
   }
   if (overhead && v.portals) struts(b, v, ctx, l, pair, root);
   if (deck && v.sway) swayFrames(b, v, ctx, l, pair, root);
@@ -228,7 +230,7 @@ function struts(
     const id = `${root}/strut/${p}`;
     b.stick({
       id,
-      assembly: root,
+      assembly: portalOf(ctx, place.span, p),
       role: "overhead strut",
       letter: "H",
       timber,
@@ -284,7 +286,7 @@ function struts(
       const head = place.at(x, y + inward * (k + post), under);
       b.stick({
         id: knee,
-        assembly: root,
+        assembly: portalOf(ctx, place.span, p),
         role: "knee brace",
         letter: "J",
         timber,
@@ -361,7 +363,7 @@ function swayFrames(
       const x = p[0] + ((k === 0 ? 1 : -1) * timber.v) / 2;
       b.stick({
         id,
-        assembly: root,
+        assembly: swayOf(ctx, place.span, w.web.a),
         role: "sway brace",
         letter: "Y",
         timber,

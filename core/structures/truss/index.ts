@@ -1,5 +1,6 @@
 import type { StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
+import { trussBuilds } from "./builds";
 import { trussCheck, trussRemarks, trussShown } from "./check";
 import { trussDimensions } from "./dimensions";
 import { trussFrame } from "./frame";
@@ -28,6 +29,7 @@ export const truss: StructureKind = {
   frame: (p, ctx) => trussFrame(p as TrussValues, ctx),
   dimensions: (p, ctx) => trussDimensions(p as TrussValues, ctx),
   centreLine: () => undefined,
+  builds: (p, ctx) => trussBuilds(p as TrussValues, ctx),
   about: ({ role }) =>
     /floor beam|stringer|tie|guard|plank/.test(role)
       ? ["Floor and track"]

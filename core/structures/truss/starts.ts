@@ -17,7 +17,7 @@ export const TRUSS_STARTS: readonly { readonly name: string; readonly params: Pa
   { name: "Warren truss with verticals", params: { kind: "warren-verticals" } },
   { name: "Double-intersection lattice", params: { kind: "double" } },
   { name: "Plank lattice", params: { kind: "plank" } },
-  { name: "Polygonal top chord", params: { kind: "polygonal", position: "deck" } },
+  { name: "Polygonal top chord", params: { kind: "polygonal", position: "pony" } },
   { name: "Fink roof truss", params: { kind: "fink", position: "roof", span: feet(30), depth: feet(8) } },
   { name: "Scissors roof truss", params: { kind: "scissors", position: "roof", span: feet(24), depth: feet(7) } },
 ];
