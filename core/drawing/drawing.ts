@@ -92,8 +92,6 @@ export const text = (
 
 /** Cap height over font size of both typefaces, near enough for placing. */
 export const CAP_HEIGHT = 0.68;
-/** Usual width of a letter over the capital's height: for reserving room before a writer knows the font. */
-export const LETTER_WIDTH = { label: 0.62, text: 0.78 } as const;
 
 /** Smallest box round all lines and shapes, text by its anchor; [0,0]–[0,0] when there is nothing. */
 export function boundsOfDrawing(d: Drawing): { readonly min: Vec2; readonly max: Vec2 } {
@@ -113,6 +111,26 @@ export function boundsOfDrawing(d: Drawing): { readonly min: Vec2; readonly max:
   const xs = points.map((p) => p[0]);
   const ys = points.map((p) => p[1]);
   return { min: [Math.min(...xs), Math.min(...ys)], max: [Math.max(...xs), Math.max(...ys)] };
+}
+
+/** Mean width of a letter over the capital's height in the fonts that ship, with room for wide words: measured 0.51 to 0.60 and 0.60 to 0.70 for whole phrases. */
+export const LETTER = { label: 0.58, text: 0.7 } as const;
+/** The same box with the room that words take. */
+export function boundsWithWords(d: Drawing): { readonly min: Vec2; readonly max: Vec2 } {
+  const words = d.layers.flatMap((l) =>
+    l.entities.flatMap((e): Entity[] => {
+      if (e.kind !== "text") return [];
+      const wide = e.text.length * e.size * LETTER[e.font];
+      const from = e.anchor === "start" ? 0 : e.anchor === "end" ? -wide : -wide / 2;
+      const t = ((e.turn ?? 0) * Math.PI) / 180;
+      const at = (x: number, y: number): Vec2 => [
+        e.at[0] + x * Math.cos(t) - y * Math.sin(t),
+        e.at[1] + x * Math.sin(t) + y * Math.cos(t),
+      ];
+      return [outline([at(from, 0), at(from + wide, 0), at(from + wide, e.size), at(from, e.size)], "thin")];
+    }),
+  );
+  return boundsOfDrawing({ layers: [...d.layers, { name: "words", entities: words }] });
 }
 
 /** The one way numbers are written: no exponent, at most 5 decimals, no negative zero. */

@@ -1,5 +1,5 @@
 import type { Vec2 } from "../geometry";
-import { boundsOfDrawing, line, num, rectangle, solidShape, text, type Drawing, type Entity } from "./drawing";
+import { boundsWithWords, LETTER, line, num, rectangle, solidShape, text, type Drawing, type Entity } from "./drawing";
 
 export type PaperId = "A4" | "A3" | "Letter" | "Tabloid";
 /** Sheet sizes, mm, upright. A series: ISO 216; Letter and Tabloid: ANSI/ASME Y14.1 A and B. */
@@ -71,7 +71,7 @@ export function paginate(drawing: Drawing, paper: PaperId, words: SheetText): Pa
 }
 
 function layout(drawing: Drawing, size: Vec2) {
-  const { min, max } = boundsOfDrawing(drawing);
+  const { min, max } = boundsWithWords(drawing);
   const at: Vec2 = [MARGIN + LEFT, MARGIN + TITLE + BAR_ROWS];
   const window = { at, size: [size[0] - at[0] - MARGIN, size[1] - at[1] - MARGIN] as Vec2 };
   const net: Vec2 = [window.size[0] - OVERLAP, window.size[1] - OVERLAP];
@@ -132,8 +132,6 @@ function checkBars(size: Vec2): Entity[] {
   ];
 }
 
-/** About how wide a letter is for its height, in the fonts that ship. */
-const LETTER = { label: 0.47, text: 0.53 } as const;
 /** Words made smaller until they go in, down to two thirds; what still does not is cut off with dots. */
 function fitted(at: Vec2, words: string, height: number, width: number, font: keyof typeof LETTER): Entity {
   const size = Math.max((height * 2) / 3, Math.min(height, width / (words.length * LETTER[font])));

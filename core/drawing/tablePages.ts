@@ -1,5 +1,5 @@
 import type { Vec2 } from "../geometry";
-import { line, solidShape, rectangle, text, type Entity } from "./drawing";
+import { LETTER, line, solidShape, rectangle, text, type Entity } from "./drawing";
 import { PAPERS, type Page, type PagePlan, type PaperId } from "./pages";
 
 /** A column of a printed table. `width` is its share of the page's width. */
@@ -30,9 +30,6 @@ export interface TableWords {
 const MARGIN = 12;
 const SIZE = 2.1;
 const LEAD = 3.9;
-/** Mean width of a letter over the capital's height, with room for wide words. */
-const LETTER = { label: 0.58, text: 0.7 } as const;
-
 /** Words broken into lines that fit a width; a word that is longer than a line is cut. */
 export function wrapped(words: string, width: number, size: number, font: keyof typeof LETTER): string[] {
   const most = Math.max(1, Math.floor(width / (size * LETTER[font])));

@@ -13,7 +13,9 @@ function lookOf(p: readonly Vec2[]): Look {
   return [Math.abs(polygonArea(p)), girth, widest];
 }
 const alike = (a: Look, b: Look): boolean =>
-  Math.abs(a[0] - b[0]) < 0.02 * Math.max(a[1], b[1]) && Math.abs(a[1] - b[1]) < Math.max(0.12, 0.012 * a[1]) && Math.abs(a[2] - b[2]) < 0.04;
+  Math.abs(a[0] - b[0]) < 0.02 * Math.max(a[1], b[1]) &&
+  Math.abs(a[1] - b[1]) < Math.max(0.12, 0.012 * a[1]) &&
+  Math.abs(a[2] - b[2]) < 0.04;
 
 /** Without the slits that numbers to a hundredth leave between a piece's parts. */
 const closed = (rings: Vec2[][]): Vec2[][] => {
@@ -52,7 +54,7 @@ export function notLaid(d: Design, drawing: Drawing): string[] {
   cells.forEach((c, i) => {
     const count = Number(cells[i + 1]?.text);
     const row = rows.find((r) => r[0] === c.text);
-    if (!row || i % 7 !== 0) return;
+    if (!row || !(count > 0)) return;
     const looks = looksOf(cutAsListed(Object.fromEntries(columns.map((k, n) => [k, row[n]!]))));
     for (let n = 0; n < count; n++) wanted.push({ mark: c.text, looks });
   });

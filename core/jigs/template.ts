@@ -10,6 +10,7 @@ import {
   outline,
   text,
   VIEWS,
+  wrapped,
   type Drawing,
   type Entity,
   type Layer,
@@ -17,9 +18,9 @@ import {
   type Shown,
   type View,
 } from "../drawing";
-import { bothEnds, type StructureDesign } from "../job";
+import { bothEnds, furtherCount, type StructureDesign } from "../job";
 import { printMm } from "../units";
-import { bubble, MARK, placeMarks } from "./marks";
+import { marksAside, placeMarks } from "./marks";
 
 /** Which sticks a template is of, from where they are seen, and how far the drawing is moved. */
 export interface TemplateOf {
@@ -93,7 +94,7 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
     { name: "beside", entities: draw(leaning, "thin") },
   ];
   const { min, max } = boundsOfDrawing({ layers: members });
-  const led = of?.aside ? marksAside(middle, min, max, (id) => mark.get(id) ?? "?") : undefined;
+  const led = of?.aside ? marksAside(middle, { min, max }, (id) => mark.get(id) ?? "?") : undefined;
   const within = led ? middle.filter((x) => !led.placed.has(x.id)) : middle;
   // face members of both sides have their marks off the middle, where they cross
   const marks = placeMarks(
@@ -102,6 +103,7 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
       mark: mark.get(x.id) ?? "?",
       best: front.includes(x) ? -0.64 : back.includes(x) ? 0.64 : 0,
     })),
+    led?.entities,
   );
   const centre = s.kind.centreLine(s.variant.params, s.context);
   return {
@@ -130,62 +132,6 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
         ),
       },
     ],
-  };
-}
-
-/** Room that a row of marks takes, mm. */
-const MARK_ROW = 5.4;
-/** Marks of upright sticks over or under the drawing, of level ones at its right, each led to its stick; those that lean keep theirs on them. */
-function marksAside(
-  shown: readonly Shown[],
-  min: Vec2,
-  max: Vec2,
-  mark: (id: string) => string,
-): {
-  readonly entities: Entity[];
-  readonly placed: ReadonlySet<string>;
-  readonly above: number;
-  readonly below: number;
-} {
-  const entities: Entity[] = [];
-  const placed = new Set<string>();
-  const rows: Record<"above" | "below" | "right", number[]> = { above: [], below: [], right: [] };
-  const tall = max[1] - min[1];
-  const free = (side: "above" | "below" | "right", at: number, wide: number): number => {
-    let row = 0;
-    while (rows[side][row] !== undefined && rows[side][row]! > at - wide) row++;
-    rows[side][row] = at;
-    return row;
-  };
-  const upright = shown.filter((x) => Math.abs(x.along[1]) > 0.99).sort((a, b) => a.centre[0] - b.centre[0]);
-  for (const x of upright) {
-    const over = x.centre[1] > min[1] + tall / 2 && x.max[1] - x.min[1] < tall * 0.6;
-    const words = mark(x.id);
-    const row = free(over ? "above" : "below", x.centre[0], MARK * (1.6 + 0.56 * words.length));
-    const y = over ? max[1] + 3.4 + row * MARK_ROW : min[1] - 4 - row * MARK_ROW;
-    entities.push(
-      line([x.centre[0], over ? x.max[1] : x.min[1]], [x.centre[0], y], "thin"),
-      ...bubble([x.centre[0], y], words),
-    );
-    placed.add(x.id);
-  }
-  const level = shown
-    .filter((x) => Math.abs(x.along[0]) > 0.99 && x.max[1] - x.min[1] < 2 * MARK)
-    .sort((a, b) => a.centre[1] - b.centre[1]);
-  for (const x of level) {
-    // a short one beside an opening has room on it; long ones run to the right edge
-    const wide = max[0] - min[0];
-    if (x.max[0] < max[0] - (x.max[0] - x.min[0] > 0.3 * wide ? 0.35 * wide : 2 * MARK)) continue;
-    const row = free("right", x.centre[1], 2 * MARK + 0.8);
-    const at: Vec2 = [max[0] + 5 + row * 8, x.centre[1]];
-    entities.push(line([x.max[0], x.centre[1]], at, "thin"), ...bubble(at, mark(x.id)));
-    placed.add(x.id);
-  }
-  return {
-    entities,
-    placed,
-    above: rows.above.length * MARK_ROW,
-    below: rows.below.length * MARK_ROW,
   };
 }
 
@@ -263,6 +209,7 @@ const PARTS = [
   ["Tip to tip", 52],
   ["End cuts", 62],
 ] as const;
+/** Of which the end cuts take the rest, in as many lines as they need. */
 const PARTS_WIDTH = 90;
 /** Rows up to which a parts list stands in one column at its usual size. */
 const ONE_COLUMN = 24;
@@ -273,25 +220,34 @@ function partsList(lying: readonly Resolved[], pieces: readonly Piece[], at: Vec
   const own = pieces.map((p) => ({ p, n: p.sticks.filter((id) => here.has(id)).length })).filter(({ n }) => n > 0);
   const two = own.length > ONE_COLUMN;
   const [size, row] = two ? [1.25, 2.7] : [1.9, 4];
-  const rows = two ? Math.ceil(own.length / 2) : own.length;
   const put = (cells: readonly string[], column: number, y: number, font: "label" | "text"): Entity[] =>
     cells.map((c, i) => text([at[0] + (PARTS[i]![1] + column * PARTS_WIDTH) * size * 0.8, y], c, size, "start", font));
   const cells = ({ p, n }: (typeof own)[number]): string[] => {
-    const e = bothEnds(p.shape, (mm) => printMm(mm, 2));
-    const ends = e.first === e.far ? ["both", e.first, e.relation].filter(Boolean).join(" ") : `${e.first}; ${e.far}`;
     const nominal = OTHER_STOCK[p.stock] ? OTHER_STOCK[p.stock]! : nominalOf(p.shape.kind, p.nominal);
-    const section = `${[...p.shape.section]
-      .sort((x, y) => x - y)
-      .map((x) => x.toFixed(2))
-      .join(" × ")} mm`;
-    return [p.mark, `${n}`, p.role, nominal, section, printMm(p.shape.overall, 2), ends];
+    const section = [...p.shape.section].sort((x, y) => x - y).map((x) => x.toFixed(2));
+    return [p.mark, `${n}`, p.role, nominal, `${section.join(" × ")} mm`, printMm(p.shape.overall, 2)];
   };
+  const ends = ({ p }: (typeof own)[number]): string[] => {
+    const e = bothEnds(p.shape);
+    const words = e.first === e.far ? ["both", e.first, e.relation].filter(Boolean).join(" ") : `${e.first}; ${e.far}`;
+    const room = (PARTS_WIDTH - PARTS[6][1] - 1) * size * 0.8;
+    return wrapped([words, furtherCount(p.shape)].filter(Boolean).join("; "), room, size, "text");
+  };
+  const rows = own.map((o) => ({ cells: cells(o), ends: ends(o) }));
+  const lines = rows.reduce((n, r) => n + r.ends.length, 0);
   const heads = PARTS.map(([head]) => head);
-  return [
-    ...(own.length > 0 ? put(heads, 0, at[1], "label") : []),
-    ...(two ? put(heads, 1, at[1], "label") : []),
-    ...own.flatMap((o, i) => put(cells(o), Math.floor(i / rows), at[1] - ((i % rows) + 1) * row, "text")),
-  ];
+  const out = own.length > 0 ? put(heads, 0, at[1], "label") : [];
+  if (two) out.push(...put(heads, 1, at[1], "label"));
+  let [line, column] = [1, 0];
+  for (const r of rows) {
+    if (two && column === 0 && line > lines / 2 + 0.5) [line, column] = [1, 1];
+    const y = (k: number): number => at[1] - (line + k) * row;
+    out.push(...put(r.cells, column, y(0), "text"));
+    const x = at[0] + (PARTS[6][1] + column * PARTS_WIDTH) * size * 0.8;
+    out.push(...r.ends.map((words, k) => text([x, y(k)], words, size)));
+    line += r.ends.length;
+  }
+  return out;
 }
 
 /** The template with check bars and a title under it, for the formats that are not cut into pages. */
