@@ -10,7 +10,8 @@ import { touching } from "./wallKit";
 /** Boards along ridge and hips, one to each slope, on the covering: their upper edges meet in the plumb plane over the line. */
 export function roofCaps(b: Builder, l: BuildingLayout): void {
   const { v, main: part } = l;
-  if (!v.caps || v.monitor || !v.seenRoof || (v.covering !== "boards" && v.covering !== "sheet")) return;
+  // of a roof whose framing nobody sees the caps are seen all the same: they lie on its sheets
+  if (!v.caps || v.monitor || (v.seenRoof && v.covering !== "boards" && v.covering !== "sheet")) return;
   for (const f of facetsOf(l, part, [])) {
     const ridge = ridgeCap(b, l, part, f);
     if (part.roof === "hip" || part.roof === "hipdeck")

@@ -1,3 +1,4 @@
+import { flight } from "../../carpentry";
 import { parseNominal } from "../../lumber";
 import { feet, inches, MM_PER_INCH, model, toPrototype } from "../../units";
 import type { Context } from "../kind";
@@ -6,7 +7,18 @@ import { SIZES } from "./layout";
 import { dormerFaults } from "./dormerFaults";
 import { outlineFaults } from "./outlineFaults";
 import { groundFaults } from "./groundFaults";
-import { crossedByPartition, fi, hasLoftFlight, hasOwnFeet, isHip, wallOf, wallSizes, feetOf } from "./nominal";
+import {
+  crossedByPartition,
+  eaveSide,
+  fi,
+  hasLoftFlight,
+  hasOwnFeet,
+  isHip,
+  sloped,
+  wallOf,
+  wallSizes,
+  feetOf,
+} from "./nominal";
 import { openingFaults } from "./openingFaults";
 import { roofFaults } from "./roofFaults";
 import { buildingSpec, type BuildingValues } from "./parameters";
@@ -34,6 +46,7 @@ function realFaults(v: BuildingValues, context: Context): string[] {
     ...dormerFaults(own),
     ...letInFaults(own),
     ...proudFaults(own),
+    ...capFaults(own),
   ].map((x) => `In the stock chosen: ${x}`);
 }
 
@@ -54,6 +67,10 @@ function proudFaults(v: BuildingValues): string[] {
   const proud = v.framing === "posts" ? nominalMm(v.girt).width - nominalMm(v.post).width : 0;
   const jacks = v.framing === "studs" && v.openingFrame === "jacks" && v.openings.length > 0;
   const header = v.lined && jacks ? nominalMm(v.header).thickness - nominalMm(v.stud).width : 0;
+  const corner =
+    v.framing === "studs" && v.corner === "solid" ? nominalMm(v.cornerPost).width - nominalMm(v.stud).width : 0;
+  if (corner > 1e-6)
+    out.push(`Corner posts ${fi(nominalMm(v.cornerPost).width)} deep would stand ${fi(corner)} in the end walls; take ones no deeper than the studs.`); // prettier-ignore
   const knee =
     (v.lined || v.partitions.length > 0) && v.framing === "posts" && v.knees > 0
       ? nominalMm(v.knee).thickness - nominalMm(v.post).width
@@ -67,6 +84,41 @@ function proudFaults(v: BuildingValues): string[] {
       `Knee braces stand ${fi(knee)} proud of the posts inside, where lining and partitions come; take thinner ones.`,
     );
   return out;
+}
+
+/** Ridge caps too narrow for their thickness on a steep slope, as a sentence: the plumb cut at the ridge takes thickness times slope. */
+function capFaults(v: BuildingValues): string[] {
+  const { thickness, width } = nominalMm(v.capBoard);
+  const taken = (thickness * v.rise) / 12 + inches(0.5);
+  if (!v.caps || !sloped(v) || width > taken) return [];
+  return [
+    `Caps ${fi(thickness)} thick and ${fi(width)} wide come to an edge on a slope of ${v.rise} in 12; take boards wider than ${fi(taken)}, or thinner ones.`,
+  ];
+}
+
+/** Stairs that stand in each other, or lead up under the eave or over the wall, a sentence each. */
+function stairFaults(v: BuildingValues): string[] {
+  const over = v.stairs.flatMap((x, i) =>
+    v.stairs.slice(i + 1).flatMap((y, k) => {
+      const beside = x.side !== y.side || Math.abs(x.at - y.at) >= (x.width + y.width) / 2;
+      const run = (s: typeof x): number => flight(Math.max(inches(1), v.groundDepth + s.level), s.tread, s.riser).run;
+      if (beside || x.out >= y.out + run(y) || y.out >= x.out + run(x)) return [];
+      return [
+        `Stairs ${i + 1} and ${i + k + 2} stand in each other on the ${x.side} side; move one along or further out.`,
+      ];
+    }),
+  );
+  if (v.framing === "none" || v.roof === "none") return over;
+  const high = v.stairs.flatMap((x, i) => {
+    const { top } = wallOf(v, x.side);
+    const eaves = sloped(v) && x.out < v.overhang && eaveSide(v, x.side);
+    const under = eaves ? top - (v.overhang * v.rise) / 12 - nominalMm(v.rafter).width : top;
+    if (x.level <= under - inches(12)) return [];
+    return [
+      `Stair ${i + 1} leads to ${fi(x.level)}, and the ${eaves ? "eave" : "wall's top"} is at ${fi(under)}: nobody could step off it. Let it lead no higher than ${fi(under - inches(12))}.`,
+    ];
+  });
+  return [...over, ...high];
 }
 
 /** Rows of girts or blocking that would lie on one another, as a sentence. */
@@ -120,7 +172,7 @@ function nominalFaults(v: BuildingValues): string[] {
     if (x.at < x.width / 2 || x.at > (x.side === "front" || x.side === "back" ? v.length : v.width) - x.width / 2)
       out.push(`Stair ${i + 1} reaches past the end of the ${x.side} side; move it in.`);
   });
-  out.push(...letInFaults(v), ...rowFaults(v));
+  out.push(...letInFaults(v), ...rowFaults(v), ...capFaults(v), ...stairFaults(v));
   const least = nominalMm(v.plank).width - inches(1);
   if (v.wings.some((w) => w.kind === "platform") && v.plankOver > least)
     out.push(
@@ -158,8 +210,6 @@ function nominalFaults(v: BuildingValues): string[] {
       );
     if (v.wallBrace === "inside")
       out.push("Braces on the inside of the walls stand where partitions meet them; let them in.");
-    if (v.lined || v.locating)
-      out.push("Lining and locating strips stand where partitions meet the walls; take out one or the other.");
   });
   v.unseenRooms.forEach((r, i) => {
     const rooms = r.part === 0 ? v.partitions.length + 1 : 1;
@@ -215,10 +265,6 @@ function nominalFaults(v: BuildingValues): string[] {
   }
   if (v.lined && v.wallBrace === "inside")
     out.push("Braces on the inside of the walls stand where they are lined; let them in, or leave them out.");
-  if (v.lined && v.locating)
-    out.push("A roof's locating strips slip inside the walls, where they are lined; leave out one or the other.");
-  if (v.lined && v.roof === "flat")
-    out.push("A flat roof's ledgers lie on the inside of the walls, where they are lined; leave out the lining.");
   if (
     hasOwnFeet(v) &&
     v.framing === "studs" &&

@@ -34,7 +34,12 @@ export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {
     }).id;
     const foot = l.plate;
     const uprights = (v.framing === "posts" ? postsOf(l, w, foot, w.top) : studsOf(l, w, foot, w.top)).filter(
-      (u) => u.role !== "cripple" && !u.turned && u.s > w.from + l.wall + u.half && u.s < w.to - l.wall - u.half,
+      (u) =>
+        u.role !== "cripple" &&
+        !u.turned &&
+        u.timber.v >= w.thick - 1e-6 &&
+        u.s > w.from + l.wall + u.half &&
+        u.s < w.to - l.wall - u.half,
     );
     const held = w.seen ? [uprights[0], uprights[uprights.length - 1]] : [];
     for (const u of new Set(held))

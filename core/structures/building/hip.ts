@@ -1,6 +1,7 @@
 import type { Contact, Face } from "../../frame";
 import { planeAt, type Vec3 } from "../../geometry";
 import type { Timber } from "../timber";
+import { everyRafter } from "./formers";
 import { hasSoffit } from "./nominal";
 import { hipRunOf } from "./hipRun";
 import type { Side, Slope } from "./layout";
@@ -44,7 +45,7 @@ export function hipRoof(k: RoofKit): void {
   const [q0, q1] = [part.q[0] + run, part.q[1] - run];
   const point = !deck && p1 - p0 < 1e-6;
   const half = t.rafter.w / 2;
-  const spacing = mm(v.rafterSpacing);
+  const spacing = mm(v.rafterSpacing) * everyRafter(l);
   const k0 = slope("S").k;
   const deep = t.rafter.v * Math.hypot(1, k0);
   const peakZ = planeZ(slope("S"), run);
@@ -130,6 +131,17 @@ export function hipRoof(k: RoofKit): void {
     });
   }
   AROUND.forEach((side) => b.datum(`${root}/roof-${side}`, slopePlane(part, slope(side))));
+  // beside rafters thicker than itself a ridge's ends run on, and their corners are planed as well
+  if (top !== undefined && t.rafter.w > t.ridge.w + 1e-6)
+    for (const end of ["W", "E"] as const)
+      b.join({
+        kind: "trim",
+        id: `${top}/back${end}`,
+        a: top,
+        datum: `${root}/roof-${end}`,
+        as: end === "W" ? "end0" : "end1",
+        contact: "gap",
+      });
   // the commons at a ridge's ends stand across the hips' lines: their corners are planed to the end slopes
   if (!deck)
     for (const side of ["S", "N"] as const)

@@ -3,6 +3,7 @@ import type { Builder } from "../builder";
 import { rest } from "./rest";
 import { clearInside, onWall } from "./sides";
 import { rootOf, type BuildingLayout } from "./layout";
+import { alongWall } from "./slopes";
 import { touching } from "./wallKit";
 
 /** Planks on the inside of every wall from the floor up: a bin's sides. End walls' stand between those of the long walls. */
@@ -17,7 +18,14 @@ export function lining(b: Builder, l: BuildingLayout): void {
       const range = [inset, w.length - inset] as const;
       // up to the plates, which the rafters hang beside
       const plates = w.top - l.plate * (v.framing === "posts" ? 1 : v.topPlates);
-      const high = clearInside(l, w, l.wall + plank.w, plates);
+      // under a flat roof's ledgers, which lie on the studs
+      const ledgers = part.roof === "flat" ? l.mm(v.wallHeight) - t.rafter.v - t.lookout.v : Infinity;
+      const high = Math.min(ledgers, clearInside(l, w, l.wall + plank.w, plates));
+      const partitions = part === l.main && (w.name === "front" || w.name === "back") ? l.partitions : [];
+      const crossed = partitions.map((x) => {
+        const ends = [x.origin[0] - x.thick, x.origin[0]].map((p) => alongWall(w, [p, 0, 0]));
+        return [Math.min(...ends), Math.max(...ends)] as const;
+      });
       const rows = Math.ceil((high - 1e-6) / plank.v);
       const behind = b.members.filter(
         (m) => m.id.startsWith(`${root}/`) && /post|stud|sole|sill|top plate/.test(m.role),
@@ -30,10 +38,7 @@ export function lining(b: Builder, l: BuildingLayout): void {
         if (high - z0 < 0.25) break;
         const cut = w.gaps.filter((g) => (g.door ? 0 : g.sill) <= z0 + 1e-6 && g.head >= Math.min(z1, high) - 1e-6);
         const row: string[] = [];
-        rest(
-          range,
-          cut.map((g) => [g.from, g.to]),
-        ).forEach(([s0, s1], j) => {
+        rest(range, [...cut.map((g) => [g.from, g.to] as const), ...crossed]).forEach(([s0, s1], j) => {
           const id = `${root}/lining/${i + 1}-${j + 1}`;
           const inward = l.wall + plank.w / 2;
           b.stick({

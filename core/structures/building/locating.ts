@@ -3,6 +3,7 @@ import { rootOf, type BuildingLayout } from "./layout";
 import { hasTrusses } from "./nominal";
 import { placed } from "./place";
 import { raisedOf } from "./raised";
+import { rest } from "./rest";
 import { planeZ } from "./slopes";
 import { touching } from "./wallKit";
 
@@ -19,11 +20,19 @@ export function locatingStrips(b: Builder, l: BuildingLayout): void {
     ...raisedOf(l).flatMap((p) => [`${rootOf(l, p.name)}/`, ...p.walls.map((w) => `${rootOf(l, w.name)}/`)]),
   ];
   b.members.forEach((m, i) => {
+    // a flat roof lifts out of its parapet and leaves the ledgers on the walls
+    if (m.role === "ledger" && l.main.roof === "flat") return;
     if (lifts.some((x) => m.id.startsWith(x))) b.members[i] = { ...m, loose: true };
   });
   const { main } = l;
   const local = placed(b, main.place);
-  const inset = l.wall + (v.wallBrace === "inside" ? t.brace.w : 0) + PLAY;
+  const inset = l.wall + (v.wallBrace === "inside" ? t.brace.w : 0) + (v.lined ? t.lining.w : 0) + PLAY;
+  // partitions stand in the way of strips along the front and the back
+  const across = main.place.quarters % 2 === 0 ? l.partitions : [];
+  const runs = rest(
+    [main.p[0] + inset, main.p[1] - inset],
+    across.map((w) => [w.origin[0] - w.thick - PLAY, w.origin[0] + PLAY] as const),
+  );
   for (const side of ["S", "N"] as const) {
     const s = main.slopes[side];
     if (!s) continue;
@@ -33,28 +42,30 @@ export function locatingStrips(b: Builder, l: BuildingLayout): void {
     // against the rafters' undersides, or under the ceiling joists that tie them
     const top = v.ceiling === "none" && !hasTrusses(v) ? planeZ(s, inset) - deep : s.plate;
     const q = side === "S" ? main.q[0] + inset : main.q[1] - inset;
-    const id = local.stick({
-      id: `${root}locating-${side}`,
-      assembly: `${root}frame`,
-      role: "locating strip",
-      letter: "LS",
-      timber: t.lookout,
-      a: [main.p[0] + inset, q, top],
-      b: [main.p[1] - inset, q, top],
-      up: [0, 0, 1],
-      seat: ["+", side === "S" ? "+" : "-"],
-      square: true,
-      loose: true,
-    }).id;
-    for (const m of b.members.filter(
-      (x) =>
-        x.id.startsWith(root) &&
-        (hasTrusses(v)
-          ? x.role === "tie beam"
-          : v.ceiling === "none"
-            ? new RegExp(`/${side}/|/hip-`).test(x.id)
-            : x.role === "ceiling joist"),
-    ))
-      b.join(touching(id, m.id, "+v", "-v"));
+    runs.forEach(([from, to], i) => {
+      const id = local.stick({
+        id: `${root}locating-${side}${runs.length > 1 ? i + 1 : ""}`,
+        assembly: `${root}frame`,
+        role: "locating strip",
+        letter: "LS",
+        timber: t.lookout,
+        a: [from, q, top],
+        b: [to, q, top],
+        up: [0, 0, 1],
+        seat: ["+", side === "S" ? "+" : "-"],
+        square: true,
+        loose: true,
+      }).id;
+      for (const m of b.members.filter(
+        (x) =>
+          x.id.startsWith(root) &&
+          (hasTrusses(v)
+            ? x.role === "tie beam"
+            : v.ceiling === "none"
+              ? new RegExp(`/${side}/|/hip-`).test(x.id)
+              : x.role === "ceiling joist"),
+      ))
+        b.join(touching(id, m.id, "+v", "-v"));
+    });
   }
 }

@@ -26,7 +26,8 @@ export function lookouts(
     slopes.forEach((s, i) => {
       const cos = 1 / Math.hypot(1, s.k);
       const length = runs[i]! / cos;
-      const count = Math.max(1, Math.floor(length / l.mm(l.v.rafterSpacing)));
+      // as far apart as the rafters, and never edge to edge
+      const count = Math.max(1, Math.floor(length / Math.max(l.mm(l.v.rafterSpacing), 1.5 * t.v)));
       const all = Array.from(
         { length: count },
         (_, j) => `${root}/roof/${s.side}/lookout-${right ? "right" : "left"}${j + 1}`,

@@ -83,12 +83,7 @@ export function eaveSide(v: BuildingValues, side: string): boolean {
 export const hasTrusses = (v: BuildingValues): boolean => v.roof === "gable" && v.roofFrame === "trusses";
 /** Whether a flight of steps leads up through the loft's opening. */
 export const hasLoftFlight = (v: BuildingValues): boolean =>
-  v.loft &&
-  v.loftStair &&
-  v.loftFlight &&
-  v.unseenRooms.every((r) => r.part !== 0) &&
-  v.framing !== "none" &&
-  v.floor !== "none";
+  v.loft && v.loftStair && v.loftFlight && v.unseenRooms.every((r) => r.part !== 0) && v.framing !== "none";
 /** Whether the eaves are closed from below. */
 export const hasSoffit = (v: BuildingValues): boolean => v.soffit && v.fascia === "board" && v.overhang > 0;
 /** Whether the main walls may begin at levels of their own: no floor or foundation carries them. */

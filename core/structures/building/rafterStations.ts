@@ -1,4 +1,5 @@
 import { trimmersOf } from "./dormer";
+import { everyRafter } from "./formers";
 import { onCentres } from "./sides";
 import type { RoofKit } from "./slopes";
 
@@ -24,5 +25,10 @@ export function rafterStations(k: RoofKit): number[] {
   ]
     .sort((a, b) => a - b)
     .filter((p) => p > lo + (first.length === 0 ? half + k.l.t.hip.w : 3 * half + 0.2) && p < hi - 3 * half - 0.2);
-  return [...first, ...between, hi - half];
+  // beside the gables stand those that hold the lookouts
+  const every = everyRafter(k.l);
+  const taken = between.filter(
+    (p, i) => i === 0 || i === between.length - 1 || i % every === every - 1 || trimmers.includes(p),
+  );
+  return [...first, ...taken, hi - half];
 }

@@ -14,6 +14,7 @@ import {
   wallOfPart,
   wallSizes,
 } from "./nominal";
+import { tailsShow } from "./formers";
 import { buildingSpec, type BuildingValues } from "./parameters";
 import { loftFlight, loftHeadroom } from "./stairs";
 import { buildingShown } from "./shown";
@@ -208,6 +209,12 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
         text: `The last floor plank is a sliver of ${fi(rest)}.`,
       });
   }
+  if (!v.seenRoof && tailsShow(v) && sloped(v))
+    out.push({
+      param: "fascia",
+      text: "Nobody sees the roof's framing, but its bare tails are seen: every rafter stays. Behind a fascia board only formers under the sheets would.",
+      fix: { label: "Fascia board", value: "board" },
+    });
   if (v.floor === "lift" && v.ceiling !== "none" && !v.locating)
     out.push({
       param: "locating",

@@ -190,14 +190,14 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "roofHoles":
       return roof && v.roof !== "gambrel";
     case "caps":
-      return roof && v.roof !== "shed" && v.covering !== "none";
+      return roof && v.roof !== "shed" && (v.covering !== "none" || !v.seenRoof);
     case "flashing":
       return roof && v.roofHoles.length > 0 && (v.covering === "boards" || v.covering === "sheet" || !v.seenRoof);
     case "flashWidth":
     case "flashThick":
       return roof && v.roofHoles.length > 0 && v.flashing;
     case "capBoard":
-      return v.caps && roof && v.covering !== "none";
+      return v.caps && roof && (v.covering !== "none" || !v.seenRoof);
     case "shingle":
       return roof || wings;
     case "roofSheet":

@@ -56,7 +56,7 @@ export function piersAndBlocks(
               : "face",
         });
     }
-  if (v.piers === "none" || trusses.length === 0) return;
+  if (v.piers === "none" || v.position === "roof" || trusses.length === 0) return;
   l.starts.forEach((_, i) => {
     const pair = trusses.filter((t) => t.place.span === i + 1);
     const mid = pair.reduce((s, t) => s + t.place.y, 0) / pair.length;

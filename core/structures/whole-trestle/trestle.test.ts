@@ -94,7 +94,15 @@ describe("a curved trestle against its closed forms", () => {
           .filter((i) => i > from);
         if (next.length === 0) continue;
         const run = l.bents[Math.min(...next)]!.station - l.bents[from]!.station;
-        expect(pieceShape(stick).overall).toBeCloseTo(Math.hypot((run / 600) * (600 - y), (run * grade) / 100), 6);
+        const [flat, rise] = [(run / 600) * (600 - y), (run * grade) / 100];
+        const helix = Math.hypot(flat, rise);
+        const shape = pieceShape(stick);
+        // its edges are the helix; plumb ends lean against it by the grade, so that its tips lie the depth's share further apart
+        expect(shape.longPoint).toBeCloseTo(helix, 6);
+        expect(shape.shortPoint).toBeCloseTo(helix, 6);
+        expect(shape.overall).toBeCloseTo(helix + (Math.max(...shape.section) * rise) / helix, 6);
+        for (const cuts of shape.ends)
+          expect(Math.abs(cuts[0]!.mitre)).toBeCloseTo((Math.atan2(rise, flat) * 180) / Math.PI, 4);
       }
     }
   });
