@@ -21,7 +21,7 @@ export interface CutRow {
   readonly end_a: string;
   readonly end_b: string;
   /** Every cut in numbers, with how the piece lies for it. */
-  readonly cuts: Omit<Entry, "kind">;
+  readonly cuts: Entry;
   readonly handed: string;
   readonly where: string;
 }
@@ -55,10 +55,8 @@ export function theoreticalOf(d: Pick<Design, "structures">): ReadonlyMap<string
 }
 
 /** The same with every number to a thousandth. */
-const inThousandths = ({ kind: _, ...cuts }: Entry): Omit<Entry, "kind"> =>
-  JSON.parse(
-    JSON.stringify(cuts, (_key, v: unknown) => (typeof v === "number" ? Number(v.toFixed(3)) + 0 : v)),
-  ) as Omit<Entry, "kind">;
+const inThousandths = (e: Entry): Entry =>
+  JSON.parse(JSON.stringify(e, (_key, v: unknown) => (typeof v === "number" ? Number(v.toFixed(3)) + 0 : v))) as Entry;
 
 /** The cut list of a design: a row for each piece. */
 export function cutRows(d: Design): CutRow[] {
