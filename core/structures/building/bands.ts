@@ -49,7 +49,7 @@ function band(
     const casing = l.v.casings ? l.t.casing.v : 0;
     const doors = [
       ...w.gaps
-        .filter((g) => (g.door ? -Infinity : g.sill) - casing < z + timber.v && g.head + casing > z)
+        .filter((g) => !g.open && (g.door ? -Infinity : g.sill) - casing < z + timber.v && g.head + casing > z)
         .map((g) => [g.from - casing, g.to + casing] as const),
       // where a wing stands, it runs round the wing
       ...cladFace(b, l, part, w)

@@ -29,7 +29,9 @@ export function behindOf(b: Builder, l: BuildingLayout, part: Part, w: Wall): Be
     if (Math.abs(box.inward[0]) > 1e-4) return [];
     // these are not as their box is, or look another way: to touch is enough
     const notched = l.v.wallBrace === "letin" && /stud|post|cripple|blocking|girt/.test(m.role);
-    const slants = notched || others || part.onRoof !== undefined || /gable|brace/.test(m.role);
+    // behind a bay the boards leave off somewhere over its opening
+    const atBay = w.gaps.some((g) => g.open && m.id.startsWith(`${own}${g.name}/`));
+    const slants = notched || others || atBay || part.onRoof !== undefined || /gable|brace/.test(m.role);
     return [{ id: m.id, s: box.s, z: box.z, ...(slants ? { slants } : {}) }];
   });
 }

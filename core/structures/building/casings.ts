@@ -12,6 +12,7 @@ export function casings(b: Builder, l: BuildingLayout, w: Wall): void {
   const sheetId = `${root}/sheet`;
   const sheet = b.members.find((m) => m.id === sheetId);
   for (const g of w.gaps) {
+    if (g.open) continue;
     const put = (name: string, a: Vec3, d: Vec3, up: Vec3): string =>
       b.stick({
         id: `${root}/${g.name}/casing/${name}`,

@@ -47,6 +47,7 @@ function realFaults(v: BuildingValues, context: Context): string[] {
     ...letInFaults(own),
     ...proudFaults(own),
     ...capFaults(own),
+    ...leanFaults(own),
   ].map((x) => `In the stock chosen: ${x}`);
 }
 
@@ -96,11 +97,22 @@ function capFaults(v: BuildingValues): string[] {
   ];
 }
 
+/** A clapboard leans by its thickness over its exposure; more than this it stands rather than lies (its sine; 37°). */
+const STEEPEST_LEAN = 0.6;
+function leanFaults(v: BuildingValues): string[] {
+  const { thickness, width } = nominalMm(v.sidingBoard);
+  const step = Math.min(v.exposure, width * 0.95);
+  if (v.siding !== "clapboard" || v.framing === "none" || thickness <= STEEPEST_LEAN * step) return [];
+  return [
+    `Clapboards ${fi(thickness)} thick that show ${fi(step)} would stand out rather than lie on each other; take thinner boards, or show more of them.`,
+  ];
+}
+
 /** Stairs that stand in each other, or lead up under the eave or over the wall, a sentence each. */
 function stairFaults(v: BuildingValues): string[] {
   const over = v.stairs.flatMap((x, i) =>
     v.stairs.slice(i + 1).flatMap((y, k) => {
-      const beside = x.side !== y.side || Math.abs(x.at - y.at) >= (x.width + y.width) / 2;
+      const beside = x.side !== y.side || Math.abs(x.at - y.at) >= (x.width + y.width) / 2 - 1e-6;
       const run = (s: typeof x): number => flight(Math.max(inches(1), v.groundDepth + s.level), s.tread, s.riser).run;
       if (beside || x.out >= y.out + run(y) || y.out >= x.out + run(x)) return [];
       return [
@@ -172,7 +184,7 @@ function nominalFaults(v: BuildingValues): string[] {
     if (x.at < x.width / 2 || x.at > (x.side === "front" || x.side === "back" ? v.length : v.width) - x.width / 2)
       out.push(`Stair ${i + 1} reaches past the end of the ${x.side} side; move it in.`);
   });
-  out.push(...letInFaults(v), ...rowFaults(v), ...capFaults(v), ...stairFaults(v));
+  out.push(...letInFaults(v), ...rowFaults(v), ...capFaults(v), ...leanFaults(v), ...stairFaults(v));
   const least = nominalMm(v.plank).width - inches(1);
   if (v.wings.some((w) => w.kind === "platform") && v.plankOver > least)
     out.push(

@@ -116,7 +116,8 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
     head = part.peak[1];
   }
   if (v.frieze && !on && (slope || part.roof === "flat")) head -= t.frieze.v;
-  const holes: Hole[] = w.gaps.map((g) => {
+  const cased = w.gaps.filter((g) => !g.open);
+  const holes: Hole[] = cased.map((g) => {
     const c = v.casings ? t.casing.v : 0;
     return { id: g.name, from: g.from - c, to: g.to + c, low: g.door ? -Infinity : g.sill - c, high: g.head + c };
   });

@@ -19,6 +19,8 @@ export interface Gap {
   readonly to: number;
   readonly sill: number;
   readonly head: number;
+  /** Behind a bay: nothing closes or cases it. */
+  readonly open?: true;
 }
 /** A wall, seen from outside: it runs to the right from its left outer corner along `e`, its outside looks along `n`. Model mm. */
 export interface Wall {

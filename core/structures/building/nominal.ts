@@ -1,4 +1,4 @@
-import { printFeetInches } from "../../units";
+import { feet, inches, printFeetInches } from "../../units";
 import { nominalMm } from "../trestle/layout";
 import { type BuildingValues } from "./parameters";
 
@@ -110,4 +110,28 @@ export function ridgeBelowPlates(v: BuildingValues, half: number, rise: number):
   const k = rise / 12;
   const ridge = nominalMm(v.ridge);
   return ridge.width + (ridge.thickness / 2) * k - half * k - nominalMm(v.rafter).width * 0.66 * Math.hypot(1, k);
+}
+
+/** Where the main wall is opened behind a bay, prototype mm; undefined where the room does not open into it. Nominal sizes. */
+export function bayDoorway(
+  v: BuildingValues,
+  bay: BuildingValues["wings"][number],
+): { readonly from: number; readonly to: number; readonly head: number } | undefined {
+  if (!v.bayOpen || bay.kind !== "bay" || v.framing === "none" || hasOwnFeet(v)) return undefined;
+  const s = wallSizes(v);
+  // what holds the header stands behind the bay's own walls
+  const edge = s.wall / Math.sin((v.baySlant * Math.PI) / 180) + inches(0.25);
+  const [from, to] = [bay.at + edge, bay.at + bay.length - edge];
+  const header =
+    v.framing === "posts" ? nominalMm(v.girt).thickness : v.openingFrame === "jacks" ? nominalMm(v.header).width : s.thick; // prettier-ignore
+  const { top } = wallOf(v, bay.side);
+  const head = Math.min(bay.height - s.plates, top - s.plates - header - inches(1));
+  if (to - from < feet(2) || head < feet(5)) return undefined;
+  const beside = s.beside + s.thick + inches(1);
+  const taken = (a: number, b: number): boolean => a < to + beside && b > from - beside;
+  if (v.openings.some((o) => o.part === 0 && o.wall === bay.side && taken(o.at - o.width / 2 - o.lap, o.at + o.width / 2 + o.lap))) return undefined; // prettier-ignore
+  const along = bay.side === "front" || bay.side === "back";
+  const ends = v.partitions.map((p) => (bay.side === "back" ? v.length - p.at : p.at));
+  if (along && ends.some((at) => taken(at - s.wall / 2, at + s.wall / 2))) return undefined;
+  return { from, to, head };
 }

@@ -1,5 +1,5 @@
 import { birdsmouth, rafterTable } from "../../carpentry";
-import { hasOwnFeet } from "./nominal";
+import { bayDoorway, hasOwnFeet } from "./nominal";
 import { roughOpening } from "./openings";
 import type { BuildingValues, SideName } from "./parameters";
 import { type Placement, move, quartersOf, turn } from "./place";
@@ -224,6 +224,12 @@ function wallOf(
 /** The rough openings in a wall of a part, from its left. */
 export function gapsOf(l: Pick<BuildingLayout, "v" | "mm">, part: number, looks: SideName): Gap[] {
   const { v, mm } = l;
+  const bays = v.wings.flatMap((w, i): Gap[] => {
+    const doorway = part === 0 && w.side === looks ? bayDoorway(v, w) : undefined;
+    if (!doorway) return [];
+    const { from, to, head } = doorway;
+    return [{ name: `bay${i + 1}`, door: true, from: mm(from), to: mm(to), sill: 0, head: mm(head), open: true }];
+  });
   return v.openings
     .flatMap((o, i): Gap[] => {
       if (o.wall !== looks || o.part !== part) return [];
@@ -240,6 +246,7 @@ export function gapsOf(l: Pick<BuildingLayout, "v" | "mm">, part: number, looks:
         },
       ];
     })
+    .concat(bays)
     .sort((a, b) => a.from - b.from);
 }
 const scaled = (o: BuildingValues["openings"][number], mm: (x: number) => number) => ({

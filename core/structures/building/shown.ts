@@ -15,6 +15,7 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
   switch (p) {
     case "baySlant":
     case "bayOverhang":
+    case "bayOpen":
       return v.wings.some((w) => w.kind === "bay");
     case "wallHeight":
     case "wings":

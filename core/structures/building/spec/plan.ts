@@ -1,5 +1,5 @@
 import { feet, inches } from "../../../units";
-import { choice, length, numeric, table } from "../../spec";
+import { flag, choice, length, numeric, table } from "../../spec";
 import { options, sides, span } from "./shared";
 
 const plan = "Plan";
@@ -88,6 +88,12 @@ export const planSpec = {
     max: 75,
     usual: [40, 60],
     help: "Between the wall and the sides; the openings of its three walls are given as a wing's.",
+  }),
+  bayOpen: flag({
+    group: plan,
+    label: "Rooms open into their bay windows",
+    def: true,
+    help: "The main wall is opened behind a bay, under a header; it stays closed where a partition, an opening or its own foot is in the way.",
   }),
   bayOverhang: length({
     group: plan,

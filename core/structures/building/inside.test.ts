@@ -120,4 +120,48 @@ describe("what cannot be", () => {
     expect(said({ ...shop, stairs: [{ side: "front", at: feet(10), out: 0, width: feet(4), level: feet(9), tread: inches(10), riser: inches(7.5), rail: false }] })[0]).toMatch(/^Stair 1 leads to 9′-0″, and the eave is at .*: nobody could step off it\. Let it lead no higher than /)); // prettier-ignore
   it("a cap as thick as it is wide on a steep slope says what would do", () =>
     expect(said({ ...shop, rise: 14, caps: true, covering: "boards", capBoard: "2×2" })[0]).toMatch(/^Caps 0′-2″ thick and 0′-2″ wide come to an edge on a slope of 14 in 12; take boards wider than /)); // prettier-ignore
+  it("clapboards thicker than they show say so, with both figures", () =>
+    expect(said({ siding: "clapboard", sidingBoard: "4×6", exposure: inches(4) })[0]).toMatch(/^Clapboards 0′-4″ thick that show 0′-4″ would stand out rather than lie/)); // prettier-ignore
+  it("stairs in each other say which", () => {
+    const row = { side: "front", at: feet(6), out: 0, width: feet(4), level: 0, tread: inches(10), riser: inches(7.5), rail: false }; // prettier-ignore
+    const two = (at: number): string[] => said({ ...shop, groundDepth: feet(3), stairs: [row, { ...row, at }] });
+    expect(two(feet(8))[0]).toBe("Stairs 1 and 2 stand in each other on the front side; move one along or further out."); // prettier-ignore
+    expect(two(feet(10))).toEqual([]);
+  });
+});
+
+describe("a room opens into its bay (reckoned by hand)", () => {
+  // a bay 8 ft wide in the middle of a 24 ft front, its sides at 45°
+  const bay = { kind: "bay", side: "front", at: feet(8), length: feet(8), depth: feet(2), height: feet(7.5) } as const;
+  const room = { length: feet(24), width: feet(16), wallHeight: feet(12), foundation: "none", wings: [bay] } as const;
+  it("between the bay's walls, under a header at the bay's plates, its sole left out", () => {
+    const { of, v } = framed(room);
+    // two plies of header of the opening and its two jacks over it
+    const headers = of("header", /t\/front\/bay1/);
+    expect(headers).toHaveLength(2);
+    // the wall 4 in thick stands 4 / sin 45 wide on the main wall; a quarter inch more stays free, and a jack takes 2 in
+    const clear = 8 * 12 - 2 * (4 / Math.SQRT1_2 + 0.25);
+    const [a, c] = span(headers, 0);
+    expect((c - a) / (FOOT / 12)).toBeCloseTo(clear + 2 * 2, 4);
+    expect((a + c) / 2).toBeCloseTo(0, 6);
+    // under the bay's two plates of 2 in
+    expect(span(headers, 2)[0] / (FOOT / 12)).toBeCloseTo(7.5 * 12 - 4, 4);
+    expect(of("sole plate", /t\/front\//)).toHaveLength(2);
+    expect(of("casing", /bay1/)).toEqual([]);
+    expect(v.bayOpen).toBe(true);
+  });
+  it("and stays closed where it is asked to, or where something is in the way", () => {
+    const closed = (over: object): number => framed({ ...room, ...over }).of("header", /bay1/).length;
+    expect(closed({ bayOpen: false })).toBe(0);
+    expect(closed({ partitions: [{ at: feet(12), door: false, doorAt: feet(8), doorWidth: feet(3) }] })).toBe(0);
+    expect(closed({ wings: [{ ...bay, height: feet(5) }] })).toBe(0);
+  });
+  it("on every side alike", () => {
+    const wide = (side: string): number => {
+      const s = framed({ ...room, width: feet(24), wings: [{ ...bay, side } as typeof bay] });
+      const [a, c] = span(s.of("header", /bay1/), side === "front" || side === "back" ? 0 : 1);
+      return c - a;
+    };
+    for (const side of ["right", "back", "left"]) expect(wide(side)).toBeCloseTo(wide("front"), 9);
+  });
 });
