@@ -16,6 +16,7 @@ import { VIEWS } from "../drawing";
 import { longestStick, whereWords, type Design, type StructureDesign } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
 
+import { longSheets } from "./longSheets";
 import { smallPieces } from "./smallPieces";
 import { spotFindings } from "./spotFindings";
 
@@ -53,6 +54,7 @@ export function findings(d: Design): Finding[] {
     ...lengthFindings(d),
     ...spotFindings(d),
     ...smallPieces(d),
+    ...longSheets(d),
   ];
   const order: Level[] = ["fault", "warning", "remark"];
   return all
@@ -189,7 +191,7 @@ function place(s: StructureDesign, stick: string): { at?: Vec2 } {
 const remarks = (s: StructureDesign): Finding[] =>
   s.kind.remarks(s.variant.params, s.context).map((r) => ({
     key: `${s.structure.id}:usual:${r.param}`,
-    level: "remark",
+    level: r.level ?? "remark",
     text: r.text,
     structure: s.structure.id,
     sticks: [],

@@ -55,7 +55,7 @@ describe("what is cut of a piece, in words", () => {
     const two = cut({ d: [plane(1, 0, 1, 38), "end1"], e: [plane(1, 0, -0.5, 39), "end1"] });
     // the planes cross the middle at 38 and 39; they meet 2/3 above it, and the tip is where they do: 38.667... + 0
     const tip = two.overall;
-    expect(bothEnds(two, mm).far).toBe(`45.0° mitre ${mm(tip - 38)} from the tip and 26.6° mitre ${mm(tip - 39)} from the tip`); // prettier-ignore
+    expect(bothEnds(two, mm).far).toBe(`45.0° mitre ${mm(tip - 38)} from the tip and 26.6° mitre ${mm(39 - tip)} beyond the tip`); // prettier-ignore
     const alike = cut({ d: [plane(1, 0, 1, 40), "end1"], e: [plane(1, 0, -1, 40), "end1"] });
     expect(bothEnds(alike, mm).far).toBe("45.0° mitre 0.00 mm from the tip from both sides");
     expect(bothEnds(alike).far).toBe("45.0° mitre from both sides");

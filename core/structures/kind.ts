@@ -40,6 +40,8 @@ export interface Dimension {
 }
 export interface Remark {
   readonly text: string;
+  /** A warning tells what will look or work wrong; what says nothing is unusual only. */
+  readonly level?: "warning";
   readonly param: string;
   readonly fix?: { readonly label: string; readonly value: unknown };
 }

@@ -231,7 +231,7 @@ describe("what cannot be, and what is unusual", () => {
       /Door 1 is 6′-0″ high; people need 6′-8″/,
     );
     expect(remarks({ corner: "solid", stud: "2×6", cornerPost: "4×4" })).toMatch(
-      /corner post of 4×4 is thinner than the wall/,
+      /corner posts are 0′-4″ deep and the wall 0′-6″/,
     );
     expect(remarks({ siding: "vertical", sidingBoard: "1×8", cornerBoards: false, length: feet(20, 3) })).toMatch(
       /a good wall ends on a full board/,

@@ -1,6 +1,6 @@
 import { flight } from "../../carpentry";
 import { parseNominal } from "../../lumber";
-import { feet, inches, MM_PER_INCH, model, toPrototype } from "../../units";
+import { feet, inches } from "../../units";
 import type { Context } from "../kind";
 import { nominalMm } from "../trestle/layout";
 import { SIZES } from "./layout";
@@ -20,6 +20,7 @@ import {
   feetOf,
 } from "./nominal";
 import { openingFaults } from "./openingFaults";
+import { realSizes } from "./realSizes";
 import { roofFaults } from "./roofFaults";
 import { buildingSpec, type BuildingValues } from "./parameters";
 import { loftFlight, loftHeadroom } from "./stairs";
@@ -34,13 +35,7 @@ export function buildingCheck(v: BuildingValues, context?: Context): string[] {
 
 /** What has no room once the stock chosen is thicker or wider than its name, a sentence each. */
 function realFaults(v: BuildingValues, context: Context): string[] {
-  const real: Record<string, unknown> = { ...v };
-  for (const k of SIZES) {
-    const { thickness, width } = context.stock(String(v[k])).section;
-    const inch = (mm: number): number => Number((toPrototype(context.scale, model(mm)) / MM_PER_INCH).toFixed(4));
-    real[k] = `${inch(thickness)}×${inch(width)}`;
-  }
-  const own = real as unknown as BuildingValues;
+  const own = realSizes(v, context);
   return [
     ...openingFaults(own, context.scale.ratio),
     ...dormerFaults(own),

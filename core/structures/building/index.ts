@@ -53,7 +53,7 @@ export const building: StructureKind = {
   centreLine: () => undefined,
   builds: (p, ctx) => buildsOf(buildingLayout(p as BuildingValues, ctx)),
   remarks: (p, ctx) => [
-    ...buildingRemarks(p as BuildingValues),
+    ...buildingRemarks(p as BuildingValues, ctx),
     ...(ctx ? reachRemarks(p as BuildingValues, ctx.scale) : []),
   ],
   newRow: (p, path) => buildingRow(p as BuildingValues, path),

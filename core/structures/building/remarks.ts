@@ -1,6 +1,6 @@
 import { flight, stairRemarks } from "../../carpentry";
 import { feet, inches } from "../../units";
-import { type Remark } from "../kind";
+import type { Context, Remark } from "../kind";
 import { nominalMm } from "../trestle/layout";
 import { unusual } from "../unusual";
 import {
@@ -14,7 +14,9 @@ import {
   wallOfPart,
   wallSizes,
 } from "./nominal";
+import { crossings } from "./crossings";
 import { tailsShow } from "./formers";
+import { realSizes } from "./realSizes";
 import { buildingSpec, type BuildingValues } from "./parameters";
 import { loftFlight, loftHeadroom } from "./stairs";
 import { buildingShown } from "./shown";
@@ -56,9 +58,10 @@ function trackRemarks(v: BuildingValues): Remark[] {
     if (low + v.railBelow < CAR.high && clear < need)
       out.push({
         param,
-        text: `${name} comes within ${fi(Math.max(0, clear))} of the track's centre at ${fi(low + v.railBelow)} over the rail; a car takes ${fi(CAR.half + carSwing(v))} on each side${carSwing(v) > 0 ? `, ${fi(carSwing(v))} of it because of the curve` : ""}, up to ${fi(CAR.high)}. Move the track to ${fi(depth + need + comesNearer(v, ends))} from the wall, or shorten it.`,
+        text: `${name} comes within ${fi(Math.max(0, clear))} of the track's centre at ${fi(low + v.railBelow)} over the rail; a car takes ${fi(CAR.half + carSwing(v))} on each side${carSwing(v) > 0 ? `, ${fi(carSwing(v))} of it because of the curve` : ""}, up to ${fi(CAR.high)}. Move the track to ${fi(depth + need + comesNearer(v, ends))} from the wall${depth > 0 ? ", or shorten it" : ""}.`,
       });
   };
+  if (v.framing !== "none") reach("The wall", 0, 0, "trackOff", [0, v.length]);
   if (sloped(v) && eaveSide(v, v.track))
     reach(
       "The eave",
@@ -70,6 +73,8 @@ function trackRemarks(v: BuildingValues): Remark[] {
   v.wings.forEach((w, i) => {
     if (w.side !== v.track) return;
     const ends = [w.at, w.at + w.length] as const;
+    if (w.kind === "gable" || w.kind === "lean" || w.kind === "bay")
+      reach(`${w.kind === "bay" ? "Bay" : "Wing"} ${i + 1}`, w.depth, 0, `wings.${i}.depth`, ends);
     if (w.kind === "canopy")
       reach(`Canopy ${i + 1}`, w.depth, w.height - w.depth / 6 - feet(1), `wings.${i}.depth`, ends);
     if (w.kind !== "platform") return;
@@ -94,9 +99,27 @@ function trackRemarks(v: BuildingValues): Remark[] {
   return out;
 }
 
-/** What is unusual or wants a second look. */
-export function buildingRemarks(v: BuildingValues): Remark[] {
-  const out = [...unusual(buildingSpec, v, (p) => buildingShown(v, p)), ...trackRemarks(v)];
+/** A solid corner post thinner than the wall beside it. */
+function cornerRemarks(v: BuildingValues): Remark[] {
+  const { wall } = wallSizes(v);
+  const post = nominalMm(v.cornerPost).width;
+  if (v.framing !== "studs" || v.corner !== "solid" || post > wall - 1e-6) return [];
+  return [
+    {
+      param: "cornerPost",
+      text: `The corner posts are ${fi(post)} deep and the wall ${fi(wall)}: walls and post do not meet without a rebate.`,
+    },
+  ];
+}
+
+/** What is unusual or wants a second look; with a context by the sizes really used where sticks have to meet. */
+export function buildingRemarks(v: BuildingValues, context?: Context): Remark[] {
+  const out = [
+    ...unusual(buildingSpec, v, (p) => buildingShown(v, p)),
+    ...trackRemarks(v),
+    ...crossings(v),
+    ...cornerRemarks(context ? realSizes(v, context) : v),
+  ];
   if (v.loft)
     v.openings.forEach((o, i) => {
       if (o.part === 0 && o.sill < v.loftHeight && o.sill + o.height > v.loftHeight - nominalMm(v.joist).width)
@@ -133,7 +156,6 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
         text: `Partition ${i + 1} ends in opening ${n + 1} of the ${v.openings[n]!.wall} wall, where it shows.`,
       });
   });
-  const s = wallSizes(v);
   v.openings.forEach((o, i) => {
     if (o.kind === "door" && o.height < feet(6, 8) - 1e-6)
       out.push({
@@ -152,11 +174,6 @@ export function buildingRemarks(v: BuildingValues): Remark[] {
         });
     }
   });
-  if (v.framing === "studs" && v.corner === "solid" && nominalMm(v.cornerPost).width < s.wall - 1e-6)
-    out.push({
-      param: "cornerPost",
-      text: `A corner post of ${v.cornerPost} is thinner than the wall, which is ${fi(s.wall)}: walls and post do not meet without a rebate.`,
-    });
   if (v.fascia === "board" && sloped(v)) {
     const plumb = nominalMm(v.rafter).width * Math.hypot(1, v.rise / 12);
     const board = nominalMm(v.fasciaSize).width;

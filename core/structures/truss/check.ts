@@ -1,11 +1,12 @@
 import { parseNominal } from "../../lumber";
-import { inches, printFeetInches } from "../../units";
+import { inches, model, printFeetInches, printMm, printNumber } from "../../units";
 import type { Context, Remark } from "../kind";
 import { timberOf } from "../timber";
 import { unusual } from "../unusual";
 import { nominalMm } from "../trestle/layout";
 import { outlineOf } from "./frame";
 import { trussSpec, type TrussValues } from "./parameters";
+import { spanUnderTrain, STIFF } from "./span";
 import { forcesOf, STIFF_CHORDS } from "./statics";
 import { countered, panelsOf, plankReach, takesCounters, topologyOf } from "./topology";
 
@@ -277,8 +278,9 @@ export function trussShown(v: TrussValues, path: string): boolean {
 }
 
 /** Values out of the usual range, what the statics say of the kind, and proportions that are odd. */
-export function trussRemarks(v: TrussValues): Remark[] {
+export function trussRemarks(v: TrussValues, context?: Context): Remark[] {
   const out = unusual(trussSpec, v, (p) => trussShown(v, p));
+  if (context) out.push(...limber(v, context));
   const f = forcesOf(outlineOf(v));
   if (f.ok && f.caveat === STIFF_CHORDS)
     out.push({ param: "panels", text: f.caveat, fix: { label: `Take ${v.panels + 1} panels`, value: v.panels + 1 } });
@@ -292,6 +294,30 @@ export function trussRemarks(v: TrussValues): Remark[] {
       text: `The span is ${ratio.toFixed(1)} times the depth; 4 to 10 is usual for timber trusses.`,
     });
   return out;
+}
+
+/** A model span that its train overloads, or makes to sag so that it is seen. */
+function limber(v: TrussValues, context: Context): Remark[] {
+  const s = v.position === "roof" ? undefined : spanUnderTrain(v, context);
+  if (!s) return [];
+  const train = `Under a train of ${printNumber(v.trainWeight, 0)} g per 100 mm`;
+  const sag = `sags ${printMm(model(s.sag), 2)} on a span of ${printMm(model(s.span), 0)}`;
+  if (s.stress > s.allowable)
+    return [
+      {
+        level: "warning",
+        param: "trainWeight",
+        text: `${train} the bridge is too weak: its worst member takes ${printNumber(s.stress, 1)} N/mm² where ${s.material} should carry ${printNumber(s.allowable, 1)}, and it ${sag}. Take larger sections or a deeper truss.`,
+      },
+    ];
+  if (s.sagRatio >= STIFF) return [];
+  return [
+    {
+      level: "warning",
+      param: "depth",
+      text: `${train} the bridge ${sag}, a ${printNumber(s.sagRatio, 0)}th: more than a ${STIFF}th is seen. Make the truss deeper, or its chords larger.`,
+    },
+  ];
 }
 
 /** Rods stand for webs that are pulled; one that is pressed under a full load buckles. Forces are positive in tension. */

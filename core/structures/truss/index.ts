@@ -36,7 +36,7 @@ export const truss: StructureKind = {
       : /lateral|portal|strut|knee|sway/.test(role)
         ? ["Bracing", "Bridge"]
         : ["Truss members", "Outline"],
-  remarks: (p) => trussRemarks(p as TrussValues),
+  remarks: (p, ctx) => trussRemarks(p as TrussValues, ctx),
   describe: (p) => {
     const v = p as TrussValues;
     const kind = TRUSS_KINDS.find((k) => k.value === v.kind)?.label ?? v.kind;

@@ -23,7 +23,7 @@ export interface SpanCheck {
 /** Gravity, m/s². */
 const G = 9.81;
 /** A lift-out span that sags more than this share of its length will be seen, and wheels will feel it. Common practice. */
-const STIFF = 500;
+export const STIFF = 500;
 /** Said beside every answer. */
 export const SPAN_LIMITS =
   "Pinned joints, whole glue lines, straight grain and the load spread evenly are taken for granted; the floor's own stiffness, knocks and creep are not in it. Load the finished span with twice the train before it crosses an aisle. For the model alone: no guide to a real bridge.";

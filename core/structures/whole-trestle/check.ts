@@ -1,8 +1,7 @@
 import { parseNominal } from "../../lumber";
 import { feet, inches, model, printFeetInches, toPrototype } from "../../units";
-import type { Context, Remark } from "../kind";
+import type { Context } from "../kind";
 import { timberOf } from "../timber";
-import { unusual } from "../unusual";
 import { bentCheck, bentShown } from "../trestle/check";
 import { bentLayout, nominalMm, postAt } from "../trestle/layout";
 import type { BentValues } from "../trestle/parameters";
@@ -310,4 +309,3 @@ const bentOwn: Record<string, true> = {
 };
 
 /** Values out of the usual range of their parameter, for every parameter in play. */
-export const trestleRemarks = (v: TrestleValues): Remark[] => unusual(trestleSpec, v, (p) => trestleShown(v, p));

@@ -1,6 +1,7 @@
 import type { StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
-import { trestleCheck, trestleRemarks, trestleShown } from "./check";
+import { trestleCheck, trestleShown } from "./check";
+import { trestleRemarks } from "./remarks";
 import { trestleDimensions } from "./dimensions";
 import { trestleFrame } from "./frame";
 import { stationsOf } from "./layout";
@@ -45,7 +46,7 @@ export const wholeTrestle: StructureKind = {
               : /mudsill|pedestal|footing|bulkhead/.test(role)
                 ? ["Ground and footings"]
                 : ["Outline", "Bents", "Timbers"],
-  remarks: (p) => trestleRemarks(p as TrestleValues),
+  remarks: (p, ctx) => trestleRemarks(p as TrestleValues, ctx),
   describe: (p) => {
     const v = p as TrestleValues;
     const n = stationsOf(v).length;

@@ -1,0 +1,142 @@
+import { describe, expect, it } from "vitest";
+import "../structures/all";
+import { designOf, emptyJob, newStructure, type JobDoc } from "../job";
+import { feet, inches } from "../units";
+import { findings, type Finding } from ".";
+
+type Values = Record<string, unknown>;
+const job = (kind: string, values: Values, brief: Partial<JobDoc["brief"]> = {}): JobDoc => {
+  const empty = emptyJob("Job");
+  return { ...empty, brief: { ...empty.brief, ...brief }, structures: [newStructure(kind, "s", "It", values)] };
+};
+const told = (doc: JobDoc): Finding[] => findings(designOf(doc));
+const said = (doc: JobDoc, words: RegExp): Finding | undefined => told(doc).find((f) => words.test(f.text));
+
+const window_ = { part: 0, wall: "front", kind: "window", at: feet(10), width: feet(3), height: feet(4), sill: feet(3), mount: "built", lap: 0 }; // prettier-ignore
+const building = (over: Values): Values => ({ length: feet(24), width: feet(16), openings: [], ...over });
+
+/** A mistake that costs a rebuild: the job that has it, the words that tell it with their figures, and the same job mended. */
+interface Case {
+  readonly name: string;
+  readonly bad: JobDoc;
+  readonly words: RegExp;
+  readonly level: Finding["level"];
+  readonly mended: JobDoc;
+}
+const canopy = { kind: "canopy", side: "front", at: feet(4), length: feet(16), depth: feet(6), height: feet(6.5) };
+const bridge = { kind: "howe", span: feet(90), trainWeight: 60 };
+const curve = {
+  bays: [feet(15), feet(15), feet(15)],
+  curve: "radius",
+  radius: feet(180),
+  stringerSet: "laminated",
+  laminations: 3,
+};
+const CASES: readonly Case[] = [
+  {
+    name: "4: a wall that does not meet its corner post",
+    bad: job("building", building({ corner: "solid", stud: "2×6", cornerPost: "4×4" })),
+    words: /^The corner posts are 0′-4″ deep and the wall 0′-6″: walls and post do not meet without a rebate\.$/,
+    level: "remark",
+    mended: job("building", building({ corner: "solid", stud: "2×4", cornerPost: "4×4" })),
+  },
+  {
+    name: "8: a wall's sheet longer than sheets are",
+    bad: job("building", building({ length: feet(100), seenBack: false })),
+    words: /^The wall sheet \w+ is 34\d mm long; sheets are usually sold 305 mm long\./,
+    level: "warning",
+    mended: job("building", building({ length: feet(80), seenBack: false })),
+  },
+  {
+    name: "18: a car that meets the wall on a curve",
+    bad: job("building", building({ track: "front", trackOff: feet(7), trackCurve: "inside", trackRadius: feet(200), carLength: feet(80) })), // prettier-ignore
+    words: /^The wall comes within \d+′.* of the track's centre at .* over the rail; a car takes .* of it because of the curve, up to 15′-6″\. Move the track to \d+′.* from the wall\.$/, // prettier-ignore
+    level: "remark",
+    mended: job("building", building({ track: "front", trackOff: feet(12), trackCurve: "inside", trackRadius: feet(200), carLength: feet(80) })), // prettier-ignore
+  },
+  {
+    name: "19: a span too limber for its train",
+    bad: job("truss", { ...bridge, trainWeight: 5000 }),
+    words: /^Under a train of 5000 g per 100 mm the bridge (is too weak: its worst member takes [\d.]+ N\/mm² where|sags [\d.]+ mm on a span of 315 mm, a \d+th)/, // prettier-ignore
+    level: "warning",
+    mended: job("truss", bridge),
+  },
+  {
+    name: "22: an opening crossed by a canopy",
+    bad: job("building", building({ wallHeight: feet(12), openings: [window_], wings: [canopy] })),
+    words:
+      /^Canopy 1 crosses opening 1: it meets the wall between 5′-10 ?.*″ and 6′-6″, and the opening reaches from 3′-0″ to 7′-0″\.$/,
+    level: "warning",
+    mended: job("building", building({ wallHeight: feet(12), openings: [window_], wings: [{ ...canopy, height: feet(8) }] })), // prettier-ignore
+  },
+  {
+    name: "22: an opening crossed by a flat roof",
+    bad: job("building", building({ wallHeight: feet(9), roof: "flat", parapet: feet(3), openings: [{ ...window_, sill: feet(6) }] })), // prettier-ignore
+    words: /^The flat roof crosses opening 1: it lies behind the wall between 8′-\d.*″ and 9′-0″, and the opening reaches from 6′-0″ to 10′-0″\.$/, // prettier-ignore
+    level: "warning",
+    mended: job("building", building({ wallHeight: feet(9), roof: "flat", parapet: feet(3), openings: [window_] })),
+  },
+  {
+    name: "27: a structure larger than its spot",
+    bad: job("building", building({}), { spotLength: 60, spotDepth: 40 }),
+    words: /^It takes \d+ mm × \d+ mm with all that overhangs; the spot of the brief is 60 mm × 40 mm\./,
+    level: "warning",
+    mended: job("building", building({}), { spotLength: 120, spotDepth: 90 }),
+  },
+  {
+    name: "28: a bent beside no ground",
+    bad: job("trestle", { groundBy: "profile", profile: [[0, -feet(20)], [feet(60), -feet(24)]] }), // prettier-ignore
+    words: /^Bents [\d, ]+ stand beside no ground: the profile reaches from 0′-0″ to 60′-0″, and past its ends it is taken as level\. Draw the ground on\.$/, // prettier-ignore
+    level: "warning",
+    mended: job("trestle", { groundBy: "profile", profile: [[0, -feet(20)], [feet(400), -feet(24)]] }), // prettier-ignore
+  },
+  {
+    name: "30: plies too stiff for their radius",
+    bad: job("trestle", { ...curve, radius: feet(120), stringer: "16×16", plies: 3, laminations: 2 }),
+    words: /^Plies of [\d.]+ mm are bent to a radius of 4\d\d mm, \d+ times their thickness: dry wood breaks under 100\. Soak or steam them, or take \d+ thinner ones\.$/, // prettier-ignore
+    level: "warning",
+    mended: job("trestle", { ...curve, radius: feet(600) }),
+  },
+  {
+    name: "31: sills that do not line up",
+    bad: job("building", building({ openings: [window_, { ...window_, at: feet(16), sill: feet(3) + inches(2) }] })),
+    words:
+      /^Openings 1 and 2 in the front wall have their sills 0′-2″ apart: less than a board looks like a mistake\.$/,
+    level: "remark",
+    mended: job("building", building({ openings: [window_, { ...window_, at: feet(16) }] })),
+  },
+  {
+    name: "31: heads that do not line up",
+    bad: job("building", building({ openings: [window_, { ...window_, at: feet(16), height: feet(4) + inches(3) }] })),
+    words:
+      /^Openings 1 and 2 in the front wall have their heads 0′-3″ apart: less than a board looks like a mistake\.$/,
+    level: "remark",
+    mended: job("building", building({ openings: [window_, { ...window_, at: feet(16), height: feet(5), sill: feet(3) }] })), // prettier-ignore
+  },
+];
+
+describe("mistakes that cost a rebuild are told before anything is cut", () => {
+  for (const c of CASES) {
+    it(c.name, () => {
+      const f = said(c.bad, c.words);
+      expect(f, told(c.bad).map((x) => x.text).join("\n")).toBeDefined(); // prettier-ignore
+      expect(f!.level).toBe(c.level);
+    });
+    it(`${c.name}: nothing of it once it is mended`, () => expect(said(c.mended, c.words)).toBeUndefined());
+  }
+  it("what a remedy sets mends it", () => {
+    const bad = CASES.filter((c) => said(c.bad, c.words)?.remedy?.do === "set");
+    expect(bad.length).toBeGreaterThan(3);
+    for (const c of bad) {
+      const { remedy } = said(c.bad, c.words)!;
+      if (remedy?.do !== "set") continue;
+      const s = c.bad.structures[0]!;
+      const v = structuredClone(s.variants[0]!);
+      const path = remedy.param.split(".");
+      let at = v.params;
+      for (const k of path.slice(0, -1)) at = at[k] as Values;
+      at[path[path.length - 1]!] = remedy.value;
+      expect(said({ ...c.bad, structures: [{ ...s, variants: [v] }] }, c.words), c.name).toBeUndefined();
+    }
+  });
+});
