@@ -74,8 +74,9 @@ function Row({ f }: { f: Finding }) {
     job.edit(r.label, (d) => {
       const s = d.structures.find((x) => x.id === f.structure)!;
       const { overrides } = chosenVariant(s);
-      if (r.do === "splice") overrides[r.path] = { ...overrides[r.path], splice: true };
-      else delete overrides[r.path];
+      for (const path of r.paths)
+        if (r.do === "splice") overrides[path] = { ...overrides[path], splice: true };
+        else delete overrides[path];
     });
   };
   return (

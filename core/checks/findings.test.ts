@@ -61,7 +61,7 @@ describe("findings", () => {
     expect(f.remedy).toEqual({
       label: "Take back the change to its ends",
       do: "restore",
-      path: "bent/story1/sway/front",
+      paths: ["bent/story1/sway/front"],
     });
   });
   it("take a structure that cannot be framed as a fault and leave the others whole", () => {
@@ -124,5 +124,21 @@ describe("sticks too short to hold", () => {
         .map((f) => f.text);
     expect(small("O")).toEqual([]);
     expect(small("Z")).toEqual([expect.stringMatching(/^\d+ sticks are shorter than 2 mm \(.*\), the shortest \d\.\d\d mm: nick each off/)]); // prettier-ignore
+  });
+  it("take all that are alike as one matter: one press splices the four stringers, and nothing is too long then", () => {
+    const s = newStructure("truss", "b", "Bridge", { kind: "howe" });
+    const empty = emptyJob("Bridge");
+    const d = { ...empty, structures: [s], stock: { ...empty.stock, sticks: { "scale/8x16": [{ length: 150, count: null, price: 0 }] } } }; // prettier-ignore
+    const long = of(d).filter((f) => f.key.startsWith("long:"));
+    expect(long).toHaveLength(1);
+    // 90 ft and the chords' ends are 325.5 mm
+    expect(long[0]!.text).toMatch(/^4 × stringer \(S1\) need 325\.5 mm; the longest Scale lumber, HO 8×16 is 150\.0 mm, 175\.5 mm .* short\. Splice them or add longer stock\.$/); // prettier-ignore
+    const { remedy } = long[0]!;
+    expect(remedy).toMatchObject({ label: "Splice all 4 over what carries them", do: "splice" });
+    const { overrides } = s.variants[0]!;
+    for (const path of (remedy as { paths: string[] }).paths) overrides[path] = { splice: true };
+    const after = designOf(structuredClone(d));
+    expect(findings(after).filter((f) => f.level === "fault")).toEqual([]);
+    expect(after.pieces.filter((p) => p.role === "stringer").reduce((n, p) => n + p.sticks.length, 0)).toBe(12);
   });
 });

@@ -7,6 +7,7 @@ import {
   connectedGroups,
   interferences,
   type Bearing,
+  type Piece,
 } from "../frame";
 import { cutLength } from "../cutting";
 import { dot, type Vec2 } from "../geometry";
@@ -39,8 +40,8 @@ export interface Finding {
 export type Remedy =
   | { readonly label: string; readonly do: "set"; readonly param: string; readonly value: unknown }
   | { readonly label: string; readonly do: "stock"; readonly nominal: string }
-  | { readonly label: string; readonly do: "restore"; readonly path: string }
-  | { readonly label: string; readonly do: "splice"; readonly path: string };
+  /** Takes changes to sticks back, or splices them: all that are alike at once, by their paths within the structure. */
+  | { readonly label: string; readonly do: "restore" | "splice"; readonly paths: readonly string[] };
 
 /** Shares of the wanted size by which stock may be off before it is said, percent. Common practice: 5 % shows, 12 % looks wrong. */
 const SHOWS = 5;
@@ -176,7 +177,9 @@ function bearingFinding(
     structure: s.structure.id,
     sticks: [...alike.map((x) => x.a), b.b],
     ...place(s, b.a),
-    ...(changed ? { remedy: { label: "Take back the change to its ends", do: "restore" as const, path } } : {}),
+    ...(changed
+      ? { remedy: { label: "Take back the change to its ends", do: "restore" as const, paths: [path] } }
+      : {}),
   };
 }
 
@@ -205,7 +208,7 @@ const parked = (s: StructureDesign): Finding[] =>
     text: `A change to “${path}” is kept, but that stick is not in the structure now.`,
     structure: s.structure.id,
     sticks: [],
-    remedy: { label: "Forget the change", do: "restore" as const, path },
+    remedy: { label: "Forget the change", do: "restore" as const, paths: [path] },
   }));
 
 function stockFindings(d: Design): Finding[] {
@@ -226,29 +229,49 @@ function stockFindings(d: Design): Finding[] {
   });
 }
 
+/** Sticks that are longer than any of their stock: those of one role and stock in one structure are one matter, with one remedy. */
 function lengthFindings(d: Design): Finding[] {
   const items = new Map(catalogue(d.scale).map((i) => [i.id, i]));
   const longestOf = longestStick(d.doc, d.scale);
-  return d.pieces.flatMap((p): Finding[] => {
-    if (OTHER_STOCK[p.stock]) return [];
+  const groups = new Map<string, { readonly p: Piece; readonly need: number; readonly longest: number }[]>();
+  for (const p of d.pieces) {
+    if (OTHER_STOCK[p.stock]) continue;
     const longest = longestOf(p.stock) + d.doc.cutting.allowance;
     const need = cutLength(p, d.doc.cutting);
-    if (need <= longest + 0.005) return [];
+    if (need <= longest + 0.005) continue;
+    const key = `${p.stock}|${p.role}|${p.sticks[0]!.split("/")[0]}`;
+    groups.set(key, [...(groups.get(key) ?? []), { p, need, longest }]);
+  }
+  return [...groups.values()].map((all): Finding => {
+    const { p, need, longest } = all.reduce((a, b) => (b.need > a.need ? b : a));
     const over = model(need - longest);
     const name = items.get(p.stock)?.name ?? p.stock;
-    const splice = spliceOf(d, p.sticks[0]!);
-    return [
-      {
-        key: `long:${p.sticks[0]}`,
-        level: "fault",
-        text: `${p.role[0]!.toUpperCase()}${p.role.slice(1)} ${p.mark} needs ${printMm(need)}; the longest ${name} is ${printMm(longest)}, ${printMm(over)} (${printFeetInches(prototype(toPrototype(d.scale, over)))}) short. Splice it or add longer stock.`,
-        sticks: p.sticks,
-        ...(splice ? { structure: splice.structure } : {}),
-        remedy: splice
-          ? { label: "Splice it over its posts", do: "splice", path: splice.path }
+    const sticks = all.flatMap((x) => x.p.sticks);
+    const spliced = sticks.flatMap((k) => spliceOf(d, k) ?? []);
+    const marks = all.map((x) => x.p.mark);
+    const who =
+      sticks.length === 1
+        ? `${p.role[0]!.toUpperCase()}${p.role.slice(1)} ${p.mark} needs`
+        : `${sticks.length} × ${p.role} (${marks.length > 4 ? `${marks.slice(0, 4).join(", ")} and ${marks.length - 4} more` : marks.join(", ")}) need${marks.length > 1 ? " up to" : ""}`;
+    const it = sticks.length === 1 ? "it" : "them";
+    return {
+      key: `long:${sticks[0]}`,
+      level: "fault",
+      text: `${who} ${printMm(need)}; the longest ${name} is ${printMm(longest)}, ${printMm(over)} (${printFeetInches(prototype(toPrototype(d.scale, over)))}) short. Splice ${it} or add longer stock.`,
+      sticks,
+      ...(spliced.length > 0 ? { structure: spliced[0]!.structure } : {}),
+      remedy:
+        spliced.length > 0
+          ? {
+              label:
+                sticks.length === 1
+                  ? "Splice it over its posts"
+                  : `Splice all ${new Set(spliced.map((x) => x.path)).size} over what carries them`,
+              do: "splice",
+              paths: [...new Set(spliced.map((x) => x.path))],
+            }
           : { label: "See its stock", do: "stock", nominal: nominalOf(p.shape.kind, p.nominal) },
-      },
-    ];
+    };
   });
 }
 

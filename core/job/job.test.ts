@@ -214,7 +214,7 @@ describe("design", () => {
       return d;
     };
     const fault = findings(designOf(short(false)))[0]!;
-    expect(fault).toMatchObject({ level: "fault", remedy: { do: "splice", path: "bent/sill" } });
+    expect(fault).toMatchObject({ level: "fault", remedy: { do: "splice", paths: ["bent/sill"] } });
     const design = designOf(short(true));
     // by hand: the sill is 76.54 long with posts 28.5 and 6.6 mm either side of its middle; the last within 50 mm is at 44.9
     const parts = design.pieces
