@@ -136,7 +136,7 @@ describe("sticks too short to hold", () => {
     const { remedy } = long[0]!;
     expect(remedy).toMatchObject({ label: "Splice all 4 over what carries them", do: "splice" });
     const { overrides } = s.variants[0]!;
-    for (const path of (remedy as { paths: string[] }).paths) overrides[path] = { splice: true };
+    for (const path of (remedy as { readonly paths: readonly string[] }).paths) overrides[path] = { splice: true };
     const after = designOf(structuredClone(d));
     expect(findings(after).filter((f) => f.level === "fault")).toEqual([]);
     expect(after.pieces.filter((p) => p.role === "stringer").reduce((n, p) => n + p.sticks.length, 0)).toBe(12);
