@@ -35,7 +35,12 @@ export default tseslint.config(
   {
     files: ["**/*.{ts,tsx}"],
     plugins: { "import-x": importX, "react-hooks": reactHooks },
-    settings: { "import-x/resolver-next": [createTypeScriptImportResolver({ project: "./tsconfig.json" })] },
+    settings: {
+      "import-x/resolver-next": [createTypeScriptImportResolver({ project: "./tsconfig.json" })],
+      // to follow imports from file to file
+      "import-x/extensions": [".ts", ".tsx"],
+      "import-x/parsers": { "@typescript-eslint/parser": [".ts", ".tsx"] },
+    },
     rules: {
       "import-x/no-restricted-paths": [
         "error",
@@ -49,6 +54,7 @@ export default tseslint.config(
           ],
         },
       ],
+      "import-x/no-cycle": ["error", { ignoreExternal: true }],
       "react-hooks/rules-of-hooks": "error",
       "@typescript-eslint/consistent-type-imports": "error",
     },

@@ -4,7 +4,7 @@ import { kindOf, newRow, paramAt, type Row, type TableParam } from "core/structu
 import { toast } from "sonner";
 import { chosenVariant, useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
-import { ParamField } from "./ParamsPanel";
+import { ParamField } from "./ParamField";
 import { setParam } from "./useParam";
 
 /** A parameter of rows: each folds open to its fields, is copied or taken out. `only` shows a single row of it. */

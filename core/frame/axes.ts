@@ -1,7 +1,7 @@
 import { addScaled, cross, distance, dot, normalize, sub, type Vec3 } from "../geometry";
 import { developedStations } from "./develop";
 import { keptOf } from "./kept";
-import type { Body, Component, Member, Ring, Seat } from "./member";
+import type { Body, Component, Member, Seat } from "./member";
 import { envelope } from "./section";
 
 /** A member's own axes in space: origin on the work line's start, u along, v, w. Right-handed unit vectors. */
@@ -32,9 +32,6 @@ function makeAxes(body: Body): Axes {
   const v = normalize(addScaled(body.up, u, -dot(body.up, u)));
   return { origin: body.a, u, v, w: cross(u, v) };
 }
-
-/** A point of a ring's plane, v and w mm of the section from the work line. */
-export const onRing = (r: Ring, v: number, w: number): Vec3 => addScaled(addScaled(r.at, r.v, v), r.w, w);
 
 /** Length of the work line, model mm: along the run for a bent strip, the outline's extent along u for a panel. */
 export function workLength(m: Member): number {

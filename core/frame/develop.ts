@@ -1,5 +1,5 @@
 import { addScaled, cross, dot, normalize, scale, sub, type Vec3 } from "../geometry";
-import { onRing } from "./axes";
+import { onRing } from "./ring";
 import type { Ring, RunBody } from "./member";
 
 /**

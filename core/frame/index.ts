@@ -6,6 +6,7 @@
  */
 export * from "./member";
 export * from "./section";
+export * from "./ring";
 export * from "./axes";
 export * from "./stock-body";
 export * from "./alignment";

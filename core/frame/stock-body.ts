@@ -1,7 +1,8 @@
 import { addScaled, cross, flip, planeAt, prism, scale, type Plane, type Solid, type Vec3 } from "../geometry";
-import { axesOf, componentCentre, fromLocal, onRing, sectionBox, workLength, type Axes } from "./axes";
+import { axesOf, componentCentre, fromLocal, sectionBox, workLength, type Axes } from "./axes";
 import { stretchAt } from "./develop";
 import { keptOf } from "./kept";
+import { onRing } from "./ring";
 import type { Body, Face, Member, Ring, RunBody } from "./member";
 
 /** One component's uncut material: convex parts in space. Its id is the member's, with #name where there are several. */

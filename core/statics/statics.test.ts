@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { forcesOf, modelOf, OPEN_PANEL, unitLoads } from "../structures/truss/statics";
-import { topologyOf, TRUSS_KINDS, type TopologyValues } from "../structures/truss/topology";
+import { topologyOf } from "../structures/truss/counters";
+import { forcesOf, OPEN_PANEL } from "../structures/truss/forces";
+import { modelOf, unitLoads } from "../structures/truss/statics";
+import { TRUSS_KINDS, type TopologyValues } from "../structures/truss/topology";
 import { evenSag, evenStress, inertiaOf, solveTruss, widthOnCurve } from ".";
 
 const base: TopologyValues = {

@@ -5,7 +5,7 @@ import { MEASURES, tiltOf, UNSCALED, type MeasureKind } from "core/prototype";
 import { copyTrace } from "core/structures";
 import { BOARD_KEY } from "~/job/Shortcuts";
 import { useJob } from "~/job/JobContext";
-import { calibrationIn } from "./scale/ScalePanel";
+import { calibrationIn } from "./scale/calibrationIn";
 import { kept, newId, type Sheet } from "./sheet";
 import { toolOf } from "./tools";
 import { acrossOn } from "./trace/WholeForm";

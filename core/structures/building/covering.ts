@@ -12,7 +12,7 @@ import { panel, plumbBevels, rectangleHole } from "./panel";
 import { inverse, move, placed, turn } from "./place";
 import { alongOf, upslope } from "./slopes";
 import type { Interruption } from "./valley";
-import { touching } from "./wallKit";
+import { NEAR, touching } from "./wallKit";
 
 /** A rafter as the covering meets it: where it stands along the eave, and from where to where inward. */
 interface Under {
@@ -21,7 +21,6 @@ interface Under {
   readonly from: number;
   readonly to: number;
 }
-const NEAR = 1e-6;
 /** Strips narrower than this are not laid, model mm. */
 export const LEAST_STRIP = 0.25;
 

@@ -2,7 +2,7 @@ import type { Timber } from "../timber";
 import type { BuildingLayout } from "./layout";
 import { panel } from "./panel";
 import type { Local } from "./place";
-import { buttJoint } from "./wallKit";
+import { buttJoint, NEAR } from "./wallKit";
 import { planks } from "./planks";
 
 /** A rectangle to be floored, in its own axes: joists run along q, planks along p. `top` is the planks' upper side, model mm. */
@@ -19,7 +19,6 @@ export interface FloorSet {
   /** An opening for a stair, headed off between the joists beside it. */
   readonly hole?: { readonly p: readonly [number, number]; readonly q: readonly [number, number] };
 }
-export const NEAR = 1e-6;
 /** Rims, joists, blocking and planks of one rectangle. */
 export function frameFloor(b: Local, l: BuildingLayout, f: FloorSet): void {
   const { v, t, mm } = l;

@@ -3,9 +3,8 @@ import { clipPolygon, planeAt, polygonArea, type Vec2 } from "../../geometry";
 import { boardBreaks } from "./boardRows";
 import type { BuildingLayout } from "./layout";
 import type { Local } from "./place";
-import { buttJoint, touching } from "./wallKit";
+import { NEAR, buttJoint, touching } from "./wallKit";
 
-const NEAR = 1e-6;
 /** An edge of an outline, its inside to the left: from where to where, along it, and out of it. */
 interface Edge {
   readonly i: number;

@@ -3,7 +3,8 @@ import type { BuildingLayout } from "./layout";
 import type { Local } from "./place";
 import { rest } from "./rest";
 import { touching } from "./wallKit";
-import { type FloorSet, NEAR } from "./floor";
+import type { FloorSet } from "./floor";
+import { NEAR } from "./wallKit";
 import { boardBreaks, holds } from "./boardRows";
 
 /** Strips narrower than this are not laid, model mm: the gap is less than a joint opens. */

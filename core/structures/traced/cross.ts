@@ -3,7 +3,8 @@ import type { Vec2, Vec3 } from "../../geometry";
 import { prototype, toModel } from "../../units";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
-import { drawnId, pathAt, type Elevation } from "./frame";
+import type { Elevation } from "./frame";
+import { drawnId, pathAt } from "./ids";
 import { axesOfBar, lengthOf, type Bar } from "./layout";
 import { letterOf, type TracedParams } from "./parameters";
 

@@ -4,6 +4,7 @@ import { prototype, toModel } from "../../units";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
 import { crossMembers } from "./cross";
+import { drawnId, pathAt, TWIN } from "./ids";
 import { axesOfBar, lengthOf, mirrorTraces, rectangleOf, type Bar } from "./layout";
 import { meet, type Meeting } from "./meeting";
 import { letterOf, type Trace, type TraceJoint, type TracedParams } from "./parameters";
@@ -27,10 +28,6 @@ export interface Elevation {
   readonly datums: Readonly<Record<string, Plane>>;
   readonly made: readonly Made[];
 }
-/** Twins of mirrored members end in this. */
-const TWIN = "-mirrored";
-/** The id of the member that was drawn, of a twin or of one of the sticks it was cut into. */
-export const drawnId = (id: string): string => id.replace(/\/\d+$/, "").replace(new RegExp(`${TWIN}$`), "");
 
 const keyOf = (a: string, b: string): string => [drawnId(a), drawnId(b)].sort().join("|");
 
@@ -236,10 +233,6 @@ function depthsOf(bars: readonly Bar[]): ReadonlyMap<string, number> {
     }),
   );
 }
-
-/** The path of a member within its structure at a place; one place alone has none in its paths. */
-export const pathAt = (place: number, places: number, id: string): string =>
-  places > 1 ? `place${place + 1}/${id}` : id;
 
 /** The frame of a traced structure: its elevation at each place, and what runs across. Model mm. Errors: as layElevation; a cross member on one that is not there. */
 export function tracedFrame(p: TracedParams, ctx: Context): Frame {

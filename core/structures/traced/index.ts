@@ -7,7 +7,8 @@ import { emptyTrace, TracedParams } from "./parameters";
 
 export * from "./parameters";
 export * from "./edit";
-export { drawnId, layElevation, usualOrder, type Elevation, type Made } from "./frame";
+export { layElevation, usualOrder, type Elevation, type Made } from "./frame";
+export { drawnId } from "./ids";
 
 /** A structure traced over a drawing: stands in the plane x = 0, across and up as they were traced. */
 export const traced: StructureKind = {

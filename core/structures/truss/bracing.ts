@@ -3,7 +3,8 @@ import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
 import { lateralsOf, portalOf, swayOf } from "./assemblies";
-import { chordSeat, type SideTruss, type TrussLayout, type WebStick } from "./frame";
+import type { TrussLayout } from "./layout";
+import { chordSeat, type SideTruss, type WebStick } from "./sideTruss";
 import type { TrussValues } from "./parameters";
 
 /** Whether a chord of a truss comes by a panel point, other than as an end post. */

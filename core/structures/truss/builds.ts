@@ -2,7 +2,7 @@ import type { Resolved } from "../../frame";
 import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build, Context } from "../kind";
 import { lateralsOf, portalOf, swayOf } from "./assemblies";
-import { trussLayout } from "./frame";
+import { trussLayout } from "./layout";
 import type { TrussValues } from "./parameters";
 import type { Topology } from "./topology";
 

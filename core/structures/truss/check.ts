@@ -4,11 +4,12 @@ import type { Context, Remark } from "../kind";
 import { timberOf } from "../timber";
 import { unusual } from "../unusual";
 import { nominalMm } from "../trestle/layout";
-import { outlineOf } from "./frame";
+import { countered, takesCounters, topologyOf } from "./counters";
+import { outlineOf } from "./layout";
 import { trussSpec, type TrussValues } from "./parameters";
 import { spanUnderTrain, STIFF } from "./span";
-import { forcesOf, STIFF_CHORDS } from "./statics";
-import { countered, panelsOf, plankReach, takesCounters, topologyOf } from "./topology";
+import { forcesOf, STIFF_CHORDS } from "./forces";
+import { panelsOf, plankReach } from "./topology";
 
 const fi = (mm: number): string => printFeetInches(mm);
 const SIZES = [

@@ -1,5 +1,5 @@
 import type { Context, Dimension, ElevationPoint, Handle } from "../kind";
-import { trussLayout } from "./frame";
+import { trussLayout } from "./layout";
 import { trussSpec, type TrussValues } from "./parameters";
 import { panelsOf } from "./topology";
 

@@ -4,7 +4,8 @@ import type { Context } from "../kind";
 import { defaultsOf } from "../spec";
 import { timberOf, type Timber } from "../timber";
 import { bentSpec } from "../trestle/parameters";
-import { chordSeat, type SideTruss, type TrussLayout } from "./frame";
+import type { TrussLayout } from "./layout";
+import { chordSeat, type SideTruss } from "./sideTruss";
 import type { TrussValues } from "./parameters";
 
 const HEAD = 63.5;

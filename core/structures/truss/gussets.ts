@@ -2,7 +2,8 @@ import { clipPolygon, hull, type Vec2, type Vec3 } from "../../geometry";
 import { model } from "../../units";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
-import type { SideTruss, TrussLayout } from "./frame";
+import type { TrussLayout } from "./layout";
+import type { SideTruss } from "./sideTruss";
 import type { TrussValues } from "./parameters";
 
 /** Thickness of a gusset plate, prototype mm: half an inch, common practice. */

@@ -8,8 +8,9 @@ import { TrussParams, trussSpec, type TrussValues } from "./parameters";
 import { TRUSS_STARTS } from "./starts";
 import { TRUSS_KINDS } from "./topology";
 
-export { outlineOf } from "./frame";
-export { forcesOf, type MemberForces, type NoForces } from "./statics";
+export { outlineOf } from "./layout";
+export { forcesOf } from "./forces";
+export type { MemberForces, NoForces } from "./statics";
 export { spanUnderTrain, SPAN_LIMITS, type SpanCheck } from "./span";
 export { whyOf } from "./explain";
 export type { TrussValues } from "./parameters";

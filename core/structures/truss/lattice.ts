@@ -1,7 +1,8 @@
 import type { Face, Member } from "../../frame";
 import { normalize, planeAt, sub, type Vec2, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
-import type { ChordStick, SidePlace, TrussLayout, WebStick } from "./frame";
+import type { SidePlace, TrussLayout } from "./layout";
+import type { ChordStick, WebStick } from "./sideTruss";
 
 /**
  * Planks of a lattice in two layers that cross face to face, between chord planks on both outsides: nothing is cut at a

@@ -5,7 +5,8 @@ import { defaultsOf } from "../spec";
 import { timberOf } from "../timber";
 import { bentFrame } from "../trestle/frame";
 import { bentSpec, type BentValues } from "../trestle/parameters";
-import { chordSeat, type SideTruss, type TrussLayout } from "./frame";
+import type { TrussLayout } from "./layout";
+import { chordSeat, type SideTruss } from "./sideTruss";
 import type { TrussValues } from "./parameters";
 
 /** Bearing blocks under each bearing, and framed bents under them as piers. */

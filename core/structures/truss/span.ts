@@ -1,6 +1,6 @@
 import { MODULI, solveTruss, type Material } from "../../statics";
 import type { Context } from "../kind";
-import { trussLayout } from "./frame";
+import { trussLayout } from "./layout";
 import type { TrussValues } from "./parameters";
 import { modelOf, standsForStiffness, unitLoads } from "./statics";
 

@@ -1,5 +1,4 @@
 import type { Vec2 } from "../../geometry";
-import { reversedPanels } from "./counters";
 
 export const TRUSS_KINDS = [
   { value: "king", label: "king post" },
@@ -102,8 +101,8 @@ export function polygonHeight(v: TopologyValues, x: number, panel: number): numb
   return q - p < 1e-9 ? hp : hp + ((hq - hp) * (x - p)) / (q - p);
 }
 
-/** The work lines of a truss. Panel points are L0…Ln along the bottom and U… along the top; camber raises both chords along a parabola. */
-export function topologyOf(v: TopologyValues): Topology {
+/** The work lines of a truss with counters in the panels given. Panel points are L0…Ln along the bottom and U… along the top; camber raises both chords along a parabola. */
+export function topologyWith(v: TopologyValues, countered: readonly number[]): Topology {
   const n = panelsOf(v);
   const p = v.span / n;
   const kind = v.kind as TrussKind;
@@ -216,7 +215,7 @@ export function topologyOf(v: TopologyValues): Topology {
       kind === "king" ||
       kind === "queen";
     for (let i = 0; i <= n; i++) if (points[`U${i}`] && (all || i === 0 || i === n)) web(`L${i}`, `U${i}`, "vertical");
-    panelWebs(v, kind, n, inclined, (a, b, role, lane) => web(a, b, role, lane));
+    panelWebs(v, n, inclined, countered, (a, b, role, lane) => web(a, b, role, lane));
   }
   const line = inclined ? ["L0", ...top, `L${n}`] : top;
   const roles = line
@@ -237,15 +236,16 @@ export function topologyOf(v: TopologyValues): Topology {
 /** The diagonals of a trussed panel between i and i+1, by kind. */
 function panelWebs(
   v: TopologyValues,
-  kind: TrussKind,
   n: number,
   inclined: boolean,
+  countered: readonly number[],
   web: (a: string, b: string, role: WebRole, lane: Web["lane"]) => void,
 ): void {
+  const kind = v.kind as TrussKind;
   const first = inclined ? 1 : 0;
   const last = inclined ? n - 2 : n - 1;
   const middle = (n - 1) / 2;
-  const counters = new Set(countered(v, n));
+  const counters = new Set(countered);
   for (let i = first; i <= last; i++) {
     const down: readonly [string, string] = [`U${i}`, `L${i + 1}`];
     const up: readonly [string, string] = [`L${i}`, `U${i + 1}`];
@@ -319,14 +319,3 @@ function endPlanks(
 /** Over how many panels a plank of a lattice runs: as near to 45° as whole panels come. */
 export const plankReach = (v: Pick<TopologyValues, "kind" | "panels" | "span" | "depth">): number =>
   Math.max(1, Math.round(v.depth / (v.span / panelsOf(v))));
-
-/** Kinds whose panels take counters. */
-export const takesCounters = (kind: string): boolean => ["howe", "pratt", "polygonal", "queen"].includes(kind);
-
-/** Panels that get a counter: all, none, or those in which a moving load can turn the diagonal's force round. */
-export function countered(v: TopologyValues, n = panelsOf(v)): readonly number[] {
-  if (!takesCounters(v.kind) || v.counters === "none") return [];
-  if (v.kind === "queen") return [1];
-  if (v.counters === "all") return Array.from({ length: n }, (_, i) => i);
-  return reversedPanels(v);
-}

@@ -5,13 +5,15 @@ import { feet, inches } from "../../units";
 import { defaultsOf } from "../spec";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { trussCheck, trussRemarks } from "./check";
-import { outlineOf, trussFrame, trussLayout } from "./frame";
+import { topologyOf } from "./counters";
+import { trussFrame } from "./frame";
+import { outlineOf, trussLayout } from "./layout";
 import { trussSpec, type TrussValues } from "./parameters";
 import { randomTruss } from "./randomTruss";
 import { spanUnderTrain } from "./span";
-import { panelsOf, polygonHeight, topologyOf } from "./topology";
+import { panelsOf, polygonHeight } from "./topology";
 import { whyOf } from "./explain";
-import { forcesOf } from "./statics";
+import { forcesOf } from "./forces";
 
 const ctx = fullSawn();
 const values = (v: Partial<Record<keyof TrussValues, unknown>>): TrussValues =>

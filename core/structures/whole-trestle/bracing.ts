@@ -6,7 +6,7 @@ import type { Context } from "../kind";
 import { contactOf, layOnTwo, type Support } from "../lay";
 import { timberOf, type Timber } from "../timber";
 import { bentLayout, nominalMm, postAt, type BentLayout, type PostLine } from "../trestle/layout";
-import { bentPoint, bentRoot } from "./frame";
+import { bentPoint, bentRoot } from "./bentPlace";
 import type { BentPlace, TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
 

@@ -4,7 +4,7 @@ import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
 import { bentLayout, postAt } from "../trestle/layout";
-import { bentPoint, bentRoot, bentTurn } from "./frame";
+import { bentPoint, bentRoot, bentTurn } from "./bentPlace";
 import type { BentPlace, TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
 

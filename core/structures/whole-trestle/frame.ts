@@ -1,28 +1,17 @@
 import type { Frame } from "../../frame";
-import { addScaled, planeAt, type Vec3 } from "../../geometry";
+import { planeAt } from "../../geometry";
 import { toModel, prototype } from "../../units";
 import { builder } from "../builder";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
 import { bentFrame } from "../trestle/frame";
 import { bracing } from "./bracing";
+import { bentPoint, bentRoot, bentTurn } from "./bentPlace";
 import { deck } from "./deck";
 import { footings } from "./footings";
 import { trestleLayout, type BentPlace } from "./layout";
 import type { TrestleValues } from "./parameters";
 import { stringers } from "./stringers";
-
-/** Path of a bent: "gulch/bent7". */
-export const bentRoot = (structure: string, b: Pick<BentPlace, "number">): string => `${structure}/bent${b.number}`;
-/** From a bent's own axes (x along the track, y left, z up, the cap's top at 0) to the structure's. */
-export const bentPoint =
-  (b: BentPlace) =>
-  (p: Vec3): Vec3 =>
-    addScaled(addScaled([b.cap[0], b.cap[1], b.cap[2] + p[2]], b.place.along, p[0]), b.place.left, p[1]);
-export const bentTurn =
-  (b: BentPlace) =>
-  (d: Vec3): Vec3 =>
-    addScaled(addScaled([0, 0, d[2]], b.place.along, d[0]), b.place.left, d[1]);
 
 /**
  * The frame of a whole trestle: its bents, what ties them together along the track, stringers, ties and deck, and their

@@ -7,7 +7,7 @@ import { FLUSH } from "../lay";
 import { timberOf, type Timber } from "../timber";
 import { placeAt } from "./alignment";
 import { jointsAlong } from "./bays";
-import { bentPoint, bentRoot } from "./frame";
+import { bentPoint, bentRoot } from "./bentPlace";
 import { bayLine, topOnRun, type BentPlace, type Pack, type Seating, type TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
 

@@ -4,7 +4,7 @@ import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { LengthField, TextField } from "~/ui/Fields";
 import { kept, newId, useSheet } from "../sheet";
-import { calibrationIn } from "./ScalePanel";
+import { calibrationIn } from "./calibrationIn";
 
 /** Things of known size that are counted, in inches. Common practice; the exact size is typed where it is known. */
 const COUNTED: readonly (readonly [name: string, inches: number])[] = [

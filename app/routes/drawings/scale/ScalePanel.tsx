@@ -1,5 +1,5 @@
 import { calibrated, meanScale, type Calibrated, type Calibration } from "core/prototype";
-import type { CalibrationDoc, DrawingDoc } from "core/job";
+import type { CalibrationDoc } from "core/job";
 import { printNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
@@ -10,10 +10,6 @@ import { KnownLengthForm } from "./KnownLengthForm";
 import { StatedScale } from "./StatedScale";
 import { UnderFrames } from "./UnderFrames";
 import { TrustNote } from "../straighten/TrustNote";
-
-export const blankCalibration = (): CalibrationDoc => ({ lengths: [], stretch: "auto", tilt: 0 });
-/** A drawing's calibration to change, begun where there is none. */
-export const calibrationIn = (d: DrawingDoc): CalibrationDoc => (d.calibration ??= blankCalibration());
 
 function fitOf(c: CalibrationDoc | undefined): { fit?: Calibrated; fault?: string } {
   try {

@@ -3,7 +3,7 @@ import { TextField } from "~/ui/Fields";
 import { printNumber } from "core/units";
 import { readRatio } from "./ratio";
 import { useSheet } from "../sheet";
-import { calibrationIn } from "./ScalePanel";
+import { calibrationIn } from "./calibrationIn";
 
 /** The scale that a drawing states, with the resolution it was scanned at where its file does not say its paper's size. */
 export function StatedScale() {

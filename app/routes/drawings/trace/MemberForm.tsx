@@ -4,7 +4,7 @@ import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { useSheet } from "../sheet";
-import { LAYER_WORDS, readSection } from "./TracePanel";
+import { LAYER_WORDS, readSection } from "./sections";
 import { useTrace } from "./useTrace";
 
 const JOINT_WORDS: Record<Made["kind"], string> = {

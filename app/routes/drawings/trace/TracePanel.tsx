@@ -1,5 +1,5 @@
 import { toast } from "sonner";
-import { COMMON_SIZES, parseNominal } from "core/lumber";
+import { COMMON_SIZES } from "core/lumber";
 import { ROLES } from "core/structures";
 import { tellIn } from "core/units";
 import { useJob } from "~/job/JobContext";
@@ -8,18 +8,8 @@ import { useSheet } from "../sheet";
 import { FoundPanel } from "../found/FoundPanel";
 import { MemberForm } from "./MemberForm";
 import { WholeForm } from "./WholeForm";
+import { LAYER_WORDS, readSection } from "./sections";
 import { useTrace } from "./useTrace";
-
-export const LAYER_WORDS = [
-  { value: "near", label: "near: on the face towards you" },
-  { value: "middle", label: "middle: in the plane" },
-  { value: "far", label: "far: on the back" },
-] as const;
-/** Reads a nominal size as it is kept; undefined when it is none. */
-export function readSection(t: string): string | undefined {
-  const n = parseNominal(t);
-  return n && `${n.thickness}×${n.width}`;
-}
 
 /** Drawing members over the drawing: how the next is drawn, the one that is picked, and the whole. */
 export function TracePanel() {

@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import { useJob } from "~/job/JobContext";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { useSheet } from "../sheet";
-import { readSection } from "./TracePanel";
+import { readSection } from "./sections";
 import { useTrace } from "./useTrace";
 
 /** What concerns the whole trace: its centre line, where it stands along the track, and what runs across. */

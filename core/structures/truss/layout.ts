@@ -1,0 +1,145 @@
+import type { Component } from "../../frame";
+import type { Vec3 } from "../../geometry";
+import { model, prototype, toModel, type Model } from "../../units";
+import type { Context } from "../kind";
+import { timberOf, type Timber } from "../timber";
+import { topologyOf } from "./counters";
+import type { TrussValues } from "./parameters";
+import type { Topology, TopologyValues } from "./topology";
+
+/** The values of a truss's outline with its lengths in another unit. */
+export const outlineOf = (v: TrussValues, unit = 1): TopologyValues => ({
+  kind: v.kind,
+  position: v.position,
+  panels: v.panels,
+  ends: v.ends,
+  counters: v.counters,
+  slopes: Number(v.slopes),
+  liveOverDead: v.liveOverDead,
+  span: v.span * unit,
+  depth: v.depth * unit,
+  hipDepth: v.hipDepth * unit,
+  camber: v.camber * unit,
+  innerDepth: v.innerDepth * unit,
+});
+
+/** One side truss where it stands: from its own plane [along, up] with the left bearing at 0, and `y` to the left. Model mm. */
+export interface SidePlace {
+  readonly root: string;
+  readonly span: number;
+  /** To the left of the bridge's centre line. */
+  readonly y: number;
+  readonly at: (x: number, y: number, z: number) => Vec3;
+  readonly turn: (d: Vec3) => Vec3;
+}
+export interface TrussLayout {
+  readonly topology: Topology;
+  readonly chord: ChordSection;
+  readonly timbers: Readonly<Record<"endPost" | "vertical" | "diagonal" | "counter" | "plank", Timber>>;
+  readonly sides: readonly SidePlace[];
+  /** Where each span's left bearing is along the bridge, and the gap between two. */
+  readonly starts: readonly number[];
+  readonly mm: (p: number) => number;
+}
+/** Across the whole chord: its envelope and the sticks it is made of. */
+export interface ChordSection {
+  readonly v: number;
+  readonly w: number;
+  readonly components: readonly Component[];
+  readonly nominal: readonly [number, number];
+}
+
+/** Chord of plies side by side with packing between, or built up of strips. Model mm. */
+export function chordSection(v: TrussValues, ctx: Context, mm: (p: number) => number): ChordSection {
+  const ply = timberOf(v.chord, ctx.stock(v.chord));
+  if (v.chordShape === "plies") {
+    const gap = mm(v.packing);
+    const w = v.chordPlies * ply.w + (v.chordPlies - 1) * gap;
+    const stock = ply.components[0]!.stock;
+    const components =
+      v.chordPlies === 1
+        ? ply.components
+        : Array.from({ length: v.chordPlies }, (_, i): Component => ({
+            name: String(i + 1),
+            v: ply.v,
+            w: ply.w,
+            at: [model(0), model((i - (v.chordPlies - 1) / 2) * (ply.w + gap))],
+            stock,
+          }));
+    return { v: ply.v, w, components, nominal: ply.nominal };
+  }
+  const [t, d] = [Math.min(...ply.nominal), Math.max(...ply.nominal)];
+  const name = (a: number, b: number): string => {
+    const [p, q] = [Math.min(a, b), Math.max(a, b)].map((x) => Number(x.toFixed(3)));
+    return `${p}×${q}`;
+  };
+  const strip = (a: number, b: number): Timber => timberOf(name(a, b), ctx.stock(name(a, b)));
+  const flange = strip(v.plate, t);
+  const web = strip(v.plate, Math.max(v.plate, d - 2 * v.plate));
+  const part = (id: string, sv: Model, sw: Model, av: number, aw: number, s: Timber): Component => ({
+    name: id,
+    v: sv,
+    w: sw,
+    at: [model(av), model(aw)],
+    stock: s.components[0]!.stock,
+  });
+  // flanges lie flat over and under upright webs
+  const up = (web.v + flange.w) / 2;
+  const flanges = [part("upper", flange.w, flange.v, up, 0, flange), part("lower", flange.w, flange.v, -up, 0, flange)];
+  // webs of stock so thick that two have no room under a flange stand side by side
+  const aside = Math.max((flange.v - web.w) / 2, v.chordShape === "box" ? web.w / 2 : 0);
+  const webs =
+    v.chordShape === "I"
+      ? [part("web", web.v, web.w, 0, 0, web)]
+      : v.chordShape === "channel"
+        ? [part("web", web.v, web.w, 0, aside, web)]
+        : [part("near", web.v, web.w, 0, aside, web), part("far", web.v, web.w, 0, -aside, web)];
+  return { v: web.v + 2 * flange.w, w: flange.v, components: [...flanges, ...webs], nominal: ply.nominal };
+}
+
+/** Where a truss's work lines and trusses are. Model mm. */
+export function trussLayout(v: TrussValues, ctx: Context): TrussLayout {
+  const mm = (n: number): number => toModel(ctx.scale, prototype(n));
+  const timber = (name: string): Timber => timberOf(name, ctx.stock(name));
+  const topology = topologyOf(outlineOf(v, 1 / ctx.scale.ratio));
+  const timbers = {
+    endPost: timber(v.endPost),
+    vertical: timber(v.vertical),
+    diagonal: timber(v.diagonal),
+    counter: timber(v.counter),
+    plank: timber(v.plank),
+  };
+  const block = v.blocks ? timber(v.block).w / 2 : 0;
+  const pitch = mm(v.span) + 2 * Math.max(mm(v.chordEnd), topEnd(v, timbers, mm), block) + mm(GAP);
+  const starts = Array.from({ length: v.spans }, (_, i) => (i - (v.spans - 1) / 2) * pitch - mm(v.span) / 2);
+  const slope = Math.atan(v.grade / 100);
+  const [c, s] = [Math.cos(slope), Math.sin(slope)];
+  const turn = (d: Vec3): Vec3 => [d[0] * c - d[2] * s, d[1], d[0] * s + d[2] * c];
+  const sides = starts.flatMap((x0, i) =>
+    (v.trusses && v.position !== "roof" ? ([-1, 1] as const) : ([0] as const)).map((side): SidePlace => {
+      const y0 = (side * mm(v.apart)) / 2;
+      return {
+        root: `${ctx.structure}/span${i + 1}/${side < 0 ? "right" : side > 0 ? "left" : "truss"}`,
+        span: i + 1,
+        y: y0,
+        at: (x, y, z) => turn([x0 + x, y0 + y, z]),
+        turn,
+      };
+    }),
+  );
+  return {
+    topology,
+    chord: chordSection(v, ctx, mm),
+    timbers,
+    sides,
+    starts,
+    mm,
+  };
+}
+/** How far a top chord runs past the last panel point over a vertical end post, or a lattice's over its planks. */
+export const topEnd = (v: TrussValues, t: TrussLayout["timbers"], mm: (p: number) => number): number =>
+  v.ends === "vertical" || v.kind === "plank" || v.kind === "double"
+    ? (v.kind === "plank" ? 2 * t.plank.v : Math.max(t.endPost.v, t.vertical.v) / 2) + mm(152.4)
+    : 0;
+/** Between the chord ends of two spans on a pier. */
+const GAP = 50.8;
