@@ -22,33 +22,33 @@ export interface SheetPage {
 
 /** The sheets drawn last: a page that is turned draws nothing anew. */
 let drawn: { readonly design: Design; readonly date: string; readonly sheets: readonly JigSheet[] } | undefined;
-function sheetsOf(ask: Ask, date: string): readonly JigSheet[] {
-  const design = designFor(ask);
+async function sheetsOf(ask: Ask, date: string): Promise<readonly JigSheet[]> {
+  const design = await designFor(ask);
   if (drawn?.design !== design || drawn.date !== date) drawn = { design, date, sheets: jigSheets(design, date) };
   return drawn.sheets;
 }
 
 /** Draws the sheets of a job: of a large one that takes seconds. `date` is printed as given. */
 export const drafter = {
-  list(ask: Ask, date: string, paper: PaperId): SheetList {
-    const sheets = sheetsOf(ask, date).map((s) => ({
+  async list(ask: Ask, date: string, paper: PaperId): Promise<SheetList> {
+    const sheets = (await sheetsOf(ask, date)).map((s) => ({
       title: s.words.title,
       pages: pagesOf(s, paper).pages.length,
       fileName: s.fileName,
     }));
-    return { hash: designHash(designFor(ask)), sheets };
+    return { hash: designHash(await designFor(ask)), sheets };
   },
   /** A page of a sheet, both counted from 0; the last one where there are fewer. */
-  page(ask: Ask, date: string, paper: PaperId, sheet: number, page: number): SheetPage | undefined {
-    const s = sheetsOf(ask, date)[sheet];
+  async page(ask: Ask, date: string, paper: PaperId, sheet: number, page: number): Promise<SheetPage | undefined> {
+    const s = (await sheetsOf(ask, date))[sheet];
     if (!s) return undefined;
     const plan = pagesOf(s, paper);
     const at = plan.pages[Math.min(page, plan.pages.length - 1)]!;
     return { svg: pageSvg(plan, at), size: [at.size[0], at.size[1]] };
   },
   /** A sheet as one drawing at full size. */
-  drawing(ask: Ask, date: string, sheet: number, as: "svg" | "dxf"): Blob {
-    const s = sheetsOf(ask, date)[sheet]!;
+  async drawing(ask: Ask, date: string, sheet: number, as: "svg" | "dxf"): Promise<Blob> {
+    const s = (await sheetsOf(ask, date))[sheet]!;
     return as === "svg"
       ? new Blob([jigSvg(s)], { type: "image/svg+xml" })
       : new Blob([jigDxf(s)], { type: "image/vnd.dxf" });
@@ -57,8 +57,8 @@ export const drafter = {
   async pdf(ask: Ask, date: string, paper: PaperId, which: readonly number[], fonts: PdfFonts): Promise<Blob> {
     // the writer is large, and loaded when something is printed
     const { jigPdf } = await import("core/jigs/jigPdf");
-    const all = sheetsOf(ask, date);
-    const { doc } = designFor(ask);
+    const all = await sheetsOf(ask, date);
+    const { doc } = await designFor(ask);
     const picked = which.flatMap((n) => all[n] ?? []);
     const bytes = await jigPdf(picked, paper, `${doc.name}: jigs`, new Date(`${date}T00:00:00Z`), fonts);
     return new Blob([new Uint8Array(bytes)], { type: "application/pdf" });

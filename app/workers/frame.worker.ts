@@ -1,4 +1,3 @@
-import "core/structures/all";
 import { expose } from "comlink";
 import { framer } from "./framer";
 
