@@ -14,7 +14,7 @@ import { stream } from "../core/cutting/stream";
 const seed = Number(process.argv[2] ?? 1);
 const wanted = Number(process.argv[3] ?? 200);
 const within = process.argv[4] ?? "";
-const LIMIT = 240_000;
+const LIMIT = 400_000;
 
 interface Change {
   readonly at: number;
@@ -86,7 +86,7 @@ const fails = (f: string): boolean =>
   spawnSync("npx", ["vitest", "related", "--run", "--bail", "1", f], { cwd: copy, timeout: LIMIT, stdio: "ignore" })
     .status !== 0;
 // a test that fails by itself would catch everything
-if (fails(join("core", "geometry", "vec.ts"))) throw new Error("The tests fail before anything is broken.");
+if (fails(join("core", "carpentry", "stairs.ts"))) throw new Error("The tests fail before anything is broken.");
 let [caught, tried] = [0, 0];
 while (tried < wanted) {
   const { f, change } = all[Math.floor(r() * all.length)]!;

@@ -29,10 +29,13 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
       )
       .filter(Boolean)
       .join(", ");
+  // what lies down is told beside the angles, or under them where they are long
+  const told = angle(0) || angle(1) ? "from above, this face down" : "square both ends";
+  const under = angle(0).length + angle(1).length > 12 ? 16 : 0;
   return (
     <svg
       width={WIDTH + 14}
-      height={h1 + h2 + 96}
+      height={h1 + h2 + 96 + under}
       className="block"
       role="img"
       aria-label={`Drawing of the piece, ${length} tip to tip`}
@@ -65,19 +68,19 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
         <text x={WIDTH - 2} y={28 + h1 + 15} fontSize={13.5} textAnchor="end" fill="var(--vermilion)">
           {angle(1)}
         </text>
-        <text x={WIDTH / 2} y={28 + h1 + 15} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
-          {angle(0) || angle(1) ? "from above, this face down" : "square both ends"}
+        <text x={WIDTH / 2} y={28 + h1 + 15 + under} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
+          {told}
         </text>
         <Outline
           shape={shape}
           axis={across}
           k={k}
-          y={28 + h1 + 28 + h2 / 2}
+          y={28 + h1 + 28 + under + h2 / 2}
           broken={broken}
           styrene={styrene}
           id="edge"
         />
-        <text x={WIDTH / 2} y={28 + h1 + 28 + h2 + 16} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
+        <text x={WIDTH / 2} y={28 + h1 + 28 + under + h2 + 16} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
           edge
         </text>
       </g>

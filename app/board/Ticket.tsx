@@ -74,11 +74,11 @@ export function Ticket() {
           <Row what="Tip to tip" model={M(shape.overall, 2)} proto={P(up(shape.overall))} />
           {theory !== undefined && <Row what="Theoretical" model={M(theory, 2)} proto={P(up(theory))} />}
           {ends.first === ends.far ? (
-            <Row what="Both ends" model={ends.first} proto={ends.relation} />
+            <EndRow what="Both ends" words={[ends.first, ends.relation].filter(Boolean).join(", ")} />
           ) : (
             <>
-              <Row what="First end" model={ends.first} proto="" />
-              <Row what="Far end" model={ends.far} proto="" />
+              <EndRow what="First end" words={ends.first} />
+              <EndRow what="Far end" words={ends.far} />
             </>
           )}
           <Row
@@ -133,12 +133,23 @@ export function Ticket() {
 function Row({ what, model, proto }: { what: string; model: string; proto: string }) {
   return (
     <tr className="row">
-      <td className="py-1.5 pr-2">{what}</td>
+      <td className="py-1.5 pr-2 whitespace-nowrap">{what}</td>
       <td className="py-1.5 pr-2 text-right font-semibold whitespace-nowrap">
         <Figure>{model}</Figure>
       </td>
       <td className="py-1.5 text-right whitespace-nowrap text-ink-2">
         <Figure>{proto}</Figure>
+      </td>
+    </tr>
+  );
+}
+/** An end in words: of one that is cut several times they take more than a line. */
+function EndRow({ what, words }: { what: string; words: string }) {
+  return (
+    <tr className="row">
+      <td className="py-1.5 pr-2 align-top whitespace-nowrap">{what}</td>
+      <td colSpan={2} className="py-1.5 text-right font-semibold">
+        <Figure>{words}</Figure>
       </td>
     </tr>
   );

@@ -16,6 +16,8 @@ export interface Look {
   readonly sticks: number;
   /** Ids of the builds that have sticks. */
   readonly builds: readonly string[];
+  /** Whether boards or sheets cover its frame. */
+  readonly clad: boolean;
   readonly shown: readonly Seen[];
 }
 /** The sticks of one build, or all; without what covers the frame where that is asked for. */
@@ -35,6 +37,7 @@ export function lookAt(d: StructureDesign, at: LookAt): Look {
     fault: d.fault,
     sticks: sticks.length,
     builds: builds.map((b) => b.id),
+    clad: sticks.some(isCladding),
     shown: elevation(sticksOf(sticks, build, at.bare), build ? { ...build, id: at.view } : VIEWS[at.view]),
   };
 }

@@ -19,12 +19,15 @@ export function useBuilds(looked: Looked | undefined) {
 /** Which part of a structure the board shows. */
 export function PartMenu({
   builds,
+  clad,
   picked,
   pick,
   bare,
   setBare,
 }: {
   builds: readonly Build[];
+  /** Whether there is cladding to leave out. */
+  clad: boolean;
   picked: string | undefined;
   pick: (id: string | undefined) => void;
   bare: boolean;
@@ -41,15 +44,17 @@ export function PartMenu({
       <PopoverPanel className="absolute top-full left-0 z-30 max-h-[70vh] w-72 overflow-auto border border-edge bg-film py-1 text-[16px]">
         {({ close }) => (
           <>
-            <label className="flex min-h-[34px] items-center gap-2 border-b border-hair px-4">
-              <input
-                type="checkbox"
-                className="size-4 accent-[var(--ink)]"
-                checked={bare}
-                onChange={(e) => setBare(e.target.checked)}
-              />
-              Frame alone, without cladding
-            </label>
+            {clad && (
+              <label className="flex min-h-[34px] items-center gap-2 border-b border-hair px-4">
+                <input
+                  type="checkbox"
+                  className="size-4 accent-[var(--ink)]"
+                  checked={bare}
+                  onChange={(e) => setBare(e.target.checked)}
+                />
+                Frame alone, without cladding
+              </label>
+            )}
             {[{ id: undefined, name: "The whole of it" }, ...builds].map((b) => (
               <button
                 key={b.id ?? "all"}

@@ -299,6 +299,7 @@ export default function Framing() {
               {builds.length > 0 && (
                 <PartMenu
                   builds={builds}
+                  clad={looked?.look.clad ?? false}
                   picked={build?.id}
                   pick={(id) => {
                     setPart(id === undefined ? undefined : { structure: s.id, build: id });
