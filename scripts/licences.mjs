@@ -3,7 +3,7 @@ import { existsSync, readFileSync } from "node:fs";
 import { pathToFileURL } from "node:url";
 
 /** Licences that ask for no more than their notice, or are the public domain. */
-const FREE = new Set(["MIT", "ISC", "BSD-2-Clause", "BSD-3-Clause", "Apache-2.0", "0BSD", "Unlicense", "CC0-1.0", "Zlib", "BlueOak-1.0.0", "MIT-0", "WTFPL", "Python-2.0"]); // prettier-ignore
+const FREE = new Set(["MIT", "ISC", "BSD-2-Clause", "BSD-3-Clause", "Apache-2.0", "0BSD", "Unlicense", "CC0-1.0", "Zlib", "BSL-1.0", "BlueOak-1.0.0", "MIT-0", "WTFPL", "Python-2.0"]); // prettier-ignore
 /** Those that ask for more where the work itself is changed or shipped along: looked at one by one, each with why it fits. */
 const LOOKED_AT = new Map([
   ["OFL-1.1", "fonts may be shipped with a program of any licence"],

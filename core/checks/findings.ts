@@ -17,6 +17,7 @@ import { VIEWS } from "../drawing";
 import { longestStick, whereWords, type Design, type StructureDesign } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
 
+import { drawingNotes, measuredAnew } from "./drawingNotes";
 import { longSheets } from "./longSheets";
 import { smallPieces } from "./smallPieces";
 import { spotFindings } from "./spotFindings";
@@ -56,6 +57,8 @@ export function findings(d: Design): Finding[] {
     ...spotFindings(d),
     ...smallPieces(d),
     ...longSheets(d),
+    ...drawingNotes(d),
+    ...measuredAnew(d),
   ];
   const order: Level[] = ["fault", "warning", "remark"];
   return all

@@ -18,6 +18,7 @@ export * from "./cutList";
 export * from "./whereRanges";
 export * from "./cutTable";
 export * from "./sawWords";
+export * from "./measured";
 export * from "./report";
 export * from "./picture";
 export * from "./look";

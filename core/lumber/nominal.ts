@@ -95,3 +95,10 @@ export const COMMON_SIZES: readonly string[] = [
   "14×16",
   "16×16",
 ];
+
+/** Thickness and width of a nominal name at prototype size, full-sawn: what outlines are drawn from. Errors: a name that is no size. */
+export function nominalMm(name: string): PrototypeSection {
+  const n = parseNominal(name);
+  if (!n) throw new Error(`“${name}” is no nominal size; write one such as 12×12.`);
+  return sectionOf(n, "full-sawn");
+}

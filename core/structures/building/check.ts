@@ -1,8 +1,8 @@
 import { flight } from "../../carpentry";
-import { parseNominal } from "../../lumber";
+import { nominalMm, parseNominal } from "../../lumber";
 import { feet, inches } from "../../units";
 import type { Context } from "../kind";
-import { nominalMm } from "../trestle/layout";
+
 import { SIZES } from "./layout";
 import { dormerFaults } from "./dormerFaults";
 import { outlineFaults } from "./outlineFaults";

@@ -1,6 +1,7 @@
+import { nominalMm } from "../../lumber";
 import { flight } from "../../carpentry";
 import { feet, inches, printFeetInches, prototype, type Prototype } from "../../units";
-import { nominalMm } from "../trestle/layout";
+
 import { buildingCheck } from "./check";
 import type { BuildingValues, OpeningRow } from "./parameters";
 

@@ -1,5 +1,6 @@
+import { nominalMm } from "../../lumber";
 import { inches } from "../../units";
-import { nominalMm } from "../trestle/layout";
+
 import type { Remark } from "../kind";
 import { fi } from "./nominal";
 import type { BuildingValues } from "./parameters";

@@ -1,5 +1,6 @@
+import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-import { nominalMm } from "../trestle/layout";
+
 import { eaveSide, fi, wallOf, wallSizes } from "./nominal";
 import type { BuildingValues } from "./parameters";
 

@@ -1,5 +1,6 @@
+import { nominalMm } from "../../lumber";
 import { feet, inches, printFeetInches } from "../../units";
-import { nominalMm } from "../trestle/layout";
+
 import { type BuildingValues } from "./parameters";
 
 export const fi = (mm: number): string => printFeetInches(mm);

@@ -1,5 +1,6 @@
+import { nominalMm } from "../../lumber";
 import { inches } from "../../units";
-import { nominalMm } from "../trestle/layout";
+
 import { fi, hasOwnFeet, wallOfPart, wallSizes, feetOf } from "./nominal";
 import { roughOpening } from "./openings";
 import { SIDES, type BuildingValues } from "./parameters";

@@ -1,6 +1,7 @@
+import { nominalMm } from "../../lumber";
 import { polygonArea, type Vec2 } from "../../geometry";
 import { feet, inches } from "../../units";
-import { nominalMm } from "../trestle/layout";
+
 import { fi } from "./nominal";
 import type { BuildingValues } from "./parameters";
 

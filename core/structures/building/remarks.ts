@@ -1,7 +1,8 @@
+import { nominalMm } from "../../lumber";
 import { flight, stairRemarks } from "../../carpentry";
 import { feet, inches } from "../../units";
 import type { Context, Remark } from "../kind";
-import { nominalMm } from "../trestle/layout";
+
 import { unusual } from "../unusual";
 import {
   hasGables,

@@ -1,5 +1,6 @@
+import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-import { nominalMm } from "../trestle/layout";
+
 import { eaveSide, fi, hasGables, hasSoffit, hasTrusses, isHip, ridgeBelowPlates, sloped, wallOf } from "./nominal";
 import { trussFaults } from "./trussFaults";
 import type { BuildingValues } from "./parameters";

@@ -1,9 +1,10 @@
+import { nominalMm } from "../../lumber";
 import { flight, type Flight } from "../../carpentry";
 import type { Member } from "../../frame";
 import { planeAt, type Vec3 } from "../../geometry";
 import { model, prototype, toPrototype } from "../../units";
 import type { Builder } from "../builder";
-import { nominalMm } from "../trestle/layout";
+
 import { hasLoftFlight } from "./nominal";
 import { onWall } from "./sides";
 import { rootOf, type BuildingLayout } from "./layout";

@@ -1,9 +1,10 @@
+import { nominalMm } from "../../lumber";
 import type { Frame, Member } from "../../frame";
 import { dot, type Vec3 } from "../../geometry";
 import { feet, prototype } from "../../units";
 import type { Builder } from "../builder";
 import { defaultsOf } from "../spec";
-import { nominalMm } from "../trestle/layout";
+
 import { trestleCheck } from "../whole-trestle/check";
 import { trestleFrame } from "../whole-trestle/frame";
 import { trestleLayout } from "../whole-trestle/layout";

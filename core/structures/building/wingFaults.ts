@@ -1,5 +1,6 @@
+import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-import { nominalMm } from "../trestle/layout";
+
 import { eaveSide, fi, sloped, wallOf, wallSizes, ridgeBelowPlates } from "./nominal";
 import { roughOpening } from "./openings";
 import { type BuildingValues } from "./parameters";

@@ -1,8 +1,8 @@
 import { printFeetInches } from "../../units";
-import { parseNominal } from "../../lumber";
+import { nominalMm, parseNominal } from "../../lumber";
 import type { Remark } from "../kind";
 import { bentSpec, type BentValues } from "./parameters";
-import { bentLayout, nominalMm, postAt } from "./layout";
+import { bentLayout, postAt } from "./layout";
 import { storyTooLow } from "./frame";
 import { unusual } from "../unusual";
 

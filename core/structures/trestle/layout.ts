@@ -1,4 +1,4 @@
-import { sectionOf, parseNominal, type Milling } from "../../lumber";
+import { nominalMm } from "../../lumber";
 import type { BentValues } from "./parameters";
 
 /** One post's line at prototype size: y at the underside of the nominal cap, and how much further out it is per mm of drop. */
@@ -27,14 +27,6 @@ export interface BentLayout {
   readonly levelHalves: readonly number[];
   /** Horizontal half width of the outer post at its nominal size. */
   readonly outerHalf: number;
-}
-
-const MILLING: Milling = "full-sawn";
-/** Thickness and width of a nominal name at prototype size. Outlines are drawn from full-sawn sizes. Errors: a name that is no size. */
-export function nominalMm(name: string): { readonly thickness: number; readonly width: number } {
-  const n = parseNominal(name);
-  if (!n) throw new Error(`“${name}” is no nominal size; write one such as 12×12.`);
-  return sectionOf(n, MILLING);
 }
 
 /** y of a post's centre line at a height. */

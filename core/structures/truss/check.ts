@@ -1,9 +1,9 @@
-import { parseNominal } from "../../lumber";
+import { nominalMm, parseNominal } from "../../lumber";
 import { inches, model, printFeetInches, printMm, printNumber } from "../../units";
 import type { Context, Remark } from "../kind";
 import { timberOf } from "../timber";
 import { unusual } from "../unusual";
-import { nominalMm } from "../trestle/layout";
+
 import { countered, takesCounters, topologyOf } from "./counters";
 import { outlineOf } from "./layout";
 import { trussSpec, type TrussValues } from "./parameters";

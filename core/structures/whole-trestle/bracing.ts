@@ -1,3 +1,4 @@
+import { nominalMm } from "../../lumber";
 import { stockFace, type Face, type Member } from "../../frame";
 import { addScaled, cross, distance, normalize, sub, type Vec3 } from "../../geometry";
 import { prototype, toModel } from "../../units";
@@ -5,7 +6,7 @@ import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { contactOf, layOnTwo, type Support } from "../lay";
 import { timberOf, type Timber } from "../timber";
-import { bentLayout, nominalMm, postAt, type BentLayout, type PostLine } from "../trestle/layout";
+import { bentLayout, postAt, type BentLayout, type PostLine } from "../trestle/layout";
 import { bentPoint, bentRoot } from "./bentPlace";
 import type { BentPlace, TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";

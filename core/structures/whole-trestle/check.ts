@@ -1,9 +1,9 @@
-import { parseNominal } from "../../lumber";
+import { nominalMm, parseNominal } from "../../lumber";
 import { feet, inches, model, printFeetInches, toPrototype } from "../../units";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
 import { bentCheck, bentShown } from "../trestle/check";
-import { bentLayout, nominalMm, postAt } from "../trestle/layout";
+import { bentLayout, postAt } from "../trestle/layout";
 import type { BentValues } from "../trestle/parameters";
 import { bentValues, footingHeight, groundAt, LEAST_POST, pileStrip, radiusOf, stationsOf } from "./layout";
 import { trestleSpec, type TrestleValues } from "./parameters";

@@ -1,17 +1,11 @@
 import { toast } from "sonner";
-import { fromPixel, MEASURES, measureValue, UNSCALED } from "core/prototype";
-import type { DrawingDoc } from "core/job";
-import { kindOf, paramAt, pathsOf, profileFromDrawing } from "core/structures";
+import { fromPixel, MEASURES } from "core/prototype";
+import { measuredFor, measureTargets, type DrawingDoc } from "core/job";
+import { profileFromDrawing } from "core/structures";
 import { setParam } from "~/board/useParam";
-import { chosenVariant, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
 import { useSheet } from "../sheet";
 import { needsScale } from "./print";
-
-/** What a parameter of a kind takes from a measure of a unit. */
-const TAKES: Readonly<Record<string, readonly string[]>> = {
-  length: ["length", "spacing"],
-  batter: ["angle", "batter"],
-};
 
 /** Sends a measure into a parameter of a structure. */
 export function SendTo({ index }: { index: number }) {
@@ -19,18 +13,7 @@ export function SendTo({ index }: { index: number }) {
   const { drawing, scale } = useSheet();
   const m = drawing.measures[index]!;
   const { unit } = MEASURES[m.kind];
-  const several = job.doc.structures.length > 1;
-  const options = job.doc.structures.flatMap((s) => {
-    const kind = kindOf(s.kind);
-    const params = chosenVariant(s).params;
-    return pathsOf(kind.spec)
-      .filter((p) => kind.shown(params, p))
-      .flatMap((p) => {
-        const spec = paramAt(kind.spec, p)!;
-        const label = several ? `${s.name}: ${spec.label}` : spec.label;
-        return TAKES[spec.type]?.includes(unit) ? [{ value: `${s.id}:${p}`, label, type: spec.type }] : [];
-      });
-  });
+  const options = measureTargets(job.doc, m);
   if (unit === "area") {
     const trestles = job.doc.structures.filter((s) => s.kind === "trestle");
     if (!scale || trestles.length === 0) return <span className="flex-1" />;
@@ -59,7 +42,6 @@ export function SendTo({ index }: { index: number }) {
       </select>
     );
   }
-  if (unit === "pitch") return <span className="flex-1" />;
   if (options.length === 0 || (needsScale(m.kind) && !scale))
     return (
       <span className="flex-1 text-[14px] text-ink-2">
@@ -67,35 +49,31 @@ export function SendTo({ index }: { index: number }) {
       </span>
     );
   const send = (to: string): void => {
-    const [structure, path] = to.split(":") as [string, string];
-    let v: number;
+    const target = options.find((o) => o.to === to)!;
+    let value: number;
     try {
-      v = measureValue(m.kind, m.points, scale ?? UNSCALED, m.count);
+      value = measuredFor(m, scale, target.spec);
     } catch (e) {
       return void toast.error((e as Error).message);
     }
-    // an angle from plumb, or from level: whichever is the batter
-    if (unit === "angle") v = 12 * Math.tan((Math.min(v, Math.abs(90 - v), 180 - v) * Math.PI) / 180);
-    const rounded =
-      options.find((o) => o.value === to)!.type === "length" ? Math.round(v * 100) / 100 : Math.round(v * 1000) / 1000;
     const refused = job.edit(`Send ${m.name} to a dimension`, (d) => {
-      setParam(structure, path, rounded)(d);
+      setParam(target.structure, target.path, value)(d);
       (d.drawings.find((x) => x.id === drawing.id)! as DrawingDoc).measures[index]!.usedFor = to;
     });
     if (refused.length > 0) toast.error(refused[0]!);
-    else toast(`${m.name} is now the ${options.find((o) => o.value === to)!.label.toLowerCase()}.`);
+    else toast(`${m.name} is now the ${target.label[0]!.toLowerCase()}${target.label.slice(1)}.`);
   };
   return (
     <select
       className="field min-w-0 flex-1 !text-[15px]"
       aria-label={`Send ${m.name} to`}
-      value={m.usedFor && options.some((o) => o.value === m.usedFor) ? m.usedFor : ""}
+      value={m.usedFor && options.some((o) => o.to === m.usedFor) ? m.usedFor : ""}
       onChange={(e) => e.target.value && send(e.target.value)}
     >
       <option value="">Send to …</option>
       {options.map((o) => (
-        <option key={o.value} value={o.value}>
-          {m.usedFor === o.value ? "Sent to: " : ""}
+        <option key={o.to} value={o.to}>
+          {m.usedFor === o.to ? "Sent to: " : ""}
           {o.label}
         </option>
       ))}
