@@ -82,7 +82,9 @@ describe("a parameter keeps the measure it came from", () => {
     // 125 pixels to the foot make 2,400 pixels 19.2 ft
     const d = job("building", { length: feet(20) }, [sent], [], 125);
     const [f] = findings(designOf(d)).filter((x) => x.key === "s:length:measured");
-    expect(f?.text).toBe("Length, outside of the framing was set from “M” on “Plan”, which reads 19′-2 3/8″ now; it is 20′-0″.");
+    expect(f?.text).toBe(
+      "Length, outside of the framing was set from “M” on “Plan”, which reads 19′-2 3/8″ now; it is 20′-0″.",
+    );
     expect(f?.remedy).toMatchObject({ do: "set", param: "length", label: "Take 19′-2 3/8″" });
     expect((f?.remedy as { value: number }).value).toBeCloseTo(feet(19.2), 1);
   });
