@@ -1,7 +1,8 @@
+import { chosenVariant } from "core/job";
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { kindOf, paramAt, printParam, valueAt, type Dimension, type Handle } from "core/structures";
 import { MM_PER_INCH, tellIn, toPrototype, model, type Scale } from "core/units";
-import { chosenVariant, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
 import type { BoardView } from "./Board";
 import { setParam } from "./useParam";
 

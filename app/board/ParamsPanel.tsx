@@ -1,9 +1,10 @@
+import { chosenVariant } from "core/job";
 import { ChevronRightIcon } from "@heroicons/react/20/solid";
 import { COMMON_SIZES } from "core/lumber";
 import { kindOf, paramAt, pathsOf, type SingleParam } from "core/structures";
 import { hasWords } from "core/units";
 import { useEffect, useMemo, useState, type ReactNode } from "react";
-import { chosenVariant, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
 import { useTicket } from "~/job/useTicket";
 import { ParamField } from "./ParamField";
 import { TableField } from "./TableField";

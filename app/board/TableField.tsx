@@ -1,8 +1,9 @@
+import { chosenVariant } from "core/job";
 import { Disclosure, DisclosureButton, DisclosurePanel } from "@headlessui/react";
 import { ChevronRightIcon, DocumentDuplicateIcon, PlusIcon, TrashIcon } from "@heroicons/react/20/solid";
 import { kindOf, newRow, paramAt, type Row, type TableParam } from "core/structures";
 import { toast } from "sonner";
-import { chosenVariant, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { ParamField } from "./ParamField";
 import { setParam } from "./useParam";

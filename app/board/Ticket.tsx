@@ -1,5 +1,5 @@
 import { nominalOf } from "core/frame";
-import { bothEnds, furtherWork, whereRanges } from "core/job";
+import { bothEnds, chosenVariant, furtherWork, whereRanges } from "core/job";
 import { catalogue, isStyrene } from "core/lumber";
 import { useMemo } from "react";
 import { useCutMarks } from "~/job/useCutMarks";
@@ -46,7 +46,7 @@ export function Ticket() {
   const leaveOut = (): void => {
     edit(`Leave out ${piece.role} ${piece.mark}`, (d) => {
       const s = d.structures.find((x) => x.id === structure!.id)!;
-      const v = s.variants.find((x) => x.id === s.chosen)!;
+      const v = chosenVariant(s);
       v.overrides[path] = { ...v.overrides[path], omit: true };
     });
     select(undefined);

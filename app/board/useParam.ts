@@ -1,3 +1,4 @@
+import { chosenVariant } from "core/job";
 import { toast } from "sonner";
 import {
   changeParam,
@@ -25,7 +26,7 @@ import {
   toPrototype,
   type Prototype,
 } from "core/units";
-import { chosenVariant, useJob, type Recipe } from "~/job/JobContext";
+import { useJob, type Recipe } from "~/job/JobContext";
 
 /** A recipe that sets one parameter of a structure's chosen variant. */
 export const setParam =

@@ -87,9 +87,6 @@ export function useKinds(doc: JobDoc): void {
   if (!underWay.has(key)) underWay.set(key, loadKinds(ids));
   use(underWay.get(key)!);
 }
-/** The variant of a structure that is chosen. */
-export const chosenVariant = <V extends { id: string }>(s: { chosen: string; variants: V[] }): V =>
-  s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
 
 function problems(before: JobDoc, after: JobDoc): string[] {
   const old = new Set<VariantDoc>(before.structures.flatMap((s) => s.variants));

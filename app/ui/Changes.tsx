@@ -1,5 +1,6 @@
+import { chosenVariant } from "core/job";
 import type { StructureDoc } from "core/job";
-import { chosenVariant, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
 
 /** What was changed on single sticks by hand, each to be taken back. Shown only where there is something. */
 export function Changes({ structure }: { structure: StructureDoc }) {

@@ -1,8 +1,9 @@
+import { chosenVariant } from "core/job";
 import { useState } from "react";
 import type { Finding } from "core/checks";
 import { useNavigate } from "react-router";
 import { setParam } from "~/board/useParam";
-import { chosenVariant, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
 import { usePaper } from "~/job/usePaper";
 
 const LOOK = {

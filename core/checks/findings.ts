@@ -16,9 +16,9 @@ import { catalogue, OTHER_STOCK } from "../lumber";
 import { VIEWS } from "../drawing";
 import { longestStick, whereWords, type Design, type StructureDesign } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
-
 import { drawingNotes, measuredAnew } from "./drawingNotes";
 import { longSheets } from "./longSheets";
+import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
 import { spotFindings } from "./spotFindings";
 
@@ -195,14 +195,7 @@ function place(s: StructureDesign, stick: string): { at?: Vec2 } {
 }
 
 const remarks = (s: StructureDesign): Finding[] =>
-  s.kind.remarks(s.variant.params, s.context).map((r) => ({
-    key: `${s.structure.id}:usual:${r.param}`,
-    level: r.level ?? "remark",
-    text: r.text,
-    structure: s.structure.id,
-    sticks: [],
-    ...(r.fix ? { remedy: { label: r.fix.label, do: "set" as const, param: r.param, value: r.fix.value } } : {}),
-  }));
+  remarkFindings(s, "usual", s.kind.remarks(s.variant.params, s.context));
 
 const parked = (s: StructureDesign): Finding[] =>
   s.parked.map((path) => ({

@@ -139,4 +139,10 @@ describe("mistakes that cost a rebuild are told before anything is cut", () => {
       expect(said({ ...c.bad, structures: [{ ...s, variants: [v] }] }, c.words), c.name).toBeUndefined();
     }
   });
+  it("two matters about one parameter are set aside one at a time", () => {
+    const two = building({ wallHeight: feet(12), openings: [window_, { ...window_, at: feet(16) }], wings: [canopy] });
+    const keys = told(job("building", two)).map((f) => f.key);
+    expect(keys.filter((k) => k.startsWith("s:usual:wings.0.height"))).toHaveLength(2);
+    expect(new Set(keys).size).toBe(keys.length);
+  });
 });

@@ -2,6 +2,7 @@ import { emptyFrame, nominalOf, piecesOf, resolve, type IssuedMark, type Piece, 
 import { catalogue, chooseStock, parseNominal, type Match } from "../lumber";
 import { kindOf, type Context, type Params, type StructureKind } from "../structures";
 import { scaleOf, type Scale } from "../units";
+import { chosenVariant } from "./chosenVariant";
 import type { JobDoc, StructureDoc, VariantDoc } from "./document";
 import { applyOverrides } from "./overrides";
 
@@ -149,7 +150,7 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
   const stock = stockLookup(doc, scale);
   const longest = longestStick(doc, scale);
   const made = doc.structures.map((s) => {
-    const variant = s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!;
+    const variant = chosenVariant(s);
     const known = framed.get(variant);
     if (
       known &&

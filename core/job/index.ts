@@ -19,6 +19,7 @@ export * from "./whereRanges";
 export * from "./cutTable";
 export * from "./sawWords";
 export * from "./measured";
+export * from "./chosenVariant";
 export * from "./report";
 export * from "./picture";
 export * from "./look";

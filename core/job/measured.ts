@@ -1,5 +1,6 @@
 import { MEASURES, measureValue, UNSCALED, type SheetScale } from "../prototype";
 import { kindOf, paramAt, pathsOf, valueAt, type Params, type SingleParam } from "../structures";
+import { chosenVariant } from "./chosenVariant";
 import type { JobDoc, MeasureDoc } from "./document";
 import { scaleOfDrawing } from "./drawings";
 
@@ -41,7 +42,7 @@ export function measureTargets(doc: Pick<JobDoc, "structures">, m: Pick<MeasureD
   const several = doc.structures.length > 1;
   return doc.structures.flatMap((s) => {
     const kind = kindOf(s.kind);
-    const params = (s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!).params as Params;
+    const params = chosenVariant(s).params as Params;
     return pathsOf(kind.spec)
       .filter((p) => kind.shown(params, p))
       .flatMap((p) => cellsOf(paramAt(kind.spec, p), p, params))
@@ -93,7 +94,7 @@ export function partedMeasures(doc: JobDoc): Parted[] {
       const target = measureTargets(doc, m).find((t) => t.to === m.usedFor);
       if (!target || (!scale && MEASURES[m.kind].unit !== "angle")) return [];
       const s = doc.structures.find((x) => x.id === target.structure)!;
-      const value = valueAt((s.variants.find((v) => v.id === s.chosen) ?? s.variants[0]!).params, target.path);
+      const value = valueAt(chosenVariant(s).params, target.path);
       let measured: number;
       try {
         measured = measuredFor(m, scale, target.spec);

@@ -1,6 +1,7 @@
 import { scaleLabel, scaleOf } from "../units";
 import { kindOf, type Params } from "../structures";
 import { cutSticks, type Issue } from "./issue";
+import { chosenVariant } from "./chosenVariant";
 import type { JobDoc } from "./document";
 
 /** Stages in which a person has decided something: a usual value is no decision. */
@@ -29,7 +30,7 @@ export function cardWords(doc: JobDoc): {
   readonly stages: readonly string[];
 } {
   const s = doc.structures[0];
-  const variant = s?.variants.find((v) => v.id === s.chosen) ?? s?.variants[0];
+  const variant = s && chosenVariant(s);
   const more = doc.structures.length - 1;
   return {
     name: doc.name,

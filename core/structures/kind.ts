@@ -46,6 +46,17 @@ export interface Remark {
   readonly fix?: { readonly label: string; readonly value: unknown };
 }
 
+/** An opening as a drawing notes it, prototype mm: how it stands to the wall, and the trim round it (0 is none). */
+export interface NotedOpening {
+  readonly name: string;
+  readonly drawing: string;
+  readonly door: boolean;
+  readonly set: "flush" | "recessed" | "proud";
+  readonly trim: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /** Something that is put together by itself before it is joined: its sticks, and the directions to the right, up and towards the eye as it lies on the bench. */
 export interface Build {
   readonly id: string;
@@ -81,6 +92,8 @@ export interface StructureKind {
   builds?(params: Params, context: Context): readonly Build[];
   /** What is unusual for the prototype; with a context also what hands and brushes say of the model. */
   remarks(params: Params, context?: Context): readonly Remark[];
+  /** What the drawings note of openings and these values have otherwise. */
+  notes?(params: Params, noted: readonly NotedOpening[]): readonly Remark[];
   /** A row of its own to add to one of its tables, where a place along a wall is not what tells rows apart. */
   newRow?(params: Params, path: string): Params | undefined;
   /** What of the parameters a stick belongs to: groups by their names, rows of tables by their paths ("openings.2"). */

@@ -1,7 +1,8 @@
+import { chosenVariant } from "core/job";
 import { Link } from "react-router";
 import type { StructureDoc } from "core/job";
 import { kindOf } from "core/structures";
-import { chosenVariant, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
 
 /** Where a traced structure is changed: on the drawing it was traced over. */
 export function TracedNote({ structure }: { structure: StructureDoc }) {

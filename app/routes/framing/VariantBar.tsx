@@ -1,10 +1,11 @@
+import { chosenVariant } from "core/job";
 import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
 import { ChevronDownIcon } from "@heroicons/react/20/solid";
 import type { StructureDoc } from "core/job";
 import type { BuildingValues } from "core/structures";
 import { lazy, Suspense, useState } from "react";
 import { toast } from "sonner";
-import { chosenVariant, useJob } from "~/job/JobContext";
+import { useJob } from "~/job/JobContext";
 import { Modal } from "~/ui/Modal";
 
 const KindChooser = lazy(() => import("./KindChooser"));

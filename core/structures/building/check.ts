@@ -2,7 +2,6 @@ import { flight } from "../../carpentry";
 import { nominalMm, parseNominal } from "../../lumber";
 import { feet, inches } from "../../units";
 import type { Context } from "../kind";
-
 import { SIZES } from "./layout";
 import { dormerFaults } from "./dormerFaults";
 import { outlineFaults } from "./outlineFaults";

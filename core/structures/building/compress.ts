@@ -1,7 +1,6 @@
 import { nominalMm } from "../../lumber";
 import { flight } from "../../carpentry";
 import { feet, inches, printFeetInches, prototype, type Prototype } from "../../units";
-
 import { buildingCheck } from "./check";
 import type { BuildingValues, OpeningRow } from "./parameters";
 

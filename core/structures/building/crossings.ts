@@ -1,6 +1,5 @@
 import { nominalMm } from "../../lumber";
 import { inches } from "../../units";
-
 import type { Remark } from "../kind";
 import { fi } from "./nominal";
 import type { BuildingValues } from "./parameters";

@@ -1,6 +1,5 @@
 import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-
 import { eaveSide, fi, wallOf, wallSizes } from "./nominal";
 import type { BuildingValues } from "./parameters";
 

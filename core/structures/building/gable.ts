@@ -112,7 +112,7 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
   if (over1 > clear) pairOf(part.p[1] + over1 - half, "barge-right", true);
   (["W", "E"] as const).forEach((side) => {
     const wall = wallOn(part, side);
-    if (wall) gableStuds(k, wall, ends[side], { id: ridge, z: ridgeZ - t.ridge.v }, peakQ);
+    if (wall) gableStuds(k, { wall, rafters: ends[side], ridge: { id: ridge, z: ridgeZ - t.ridge.v }, peakQ });
   });
   lookouts(k, slopes, stations, [over0, over1], gambrel ? slopes.map(() => breakIn) : runs);
   ties(k, stations, slopes, top, runs, gambrel ? breakIn : undefined, cuts, ridgeZ - t.ridge.v);

@@ -1,6 +1,5 @@
 import { nominalMm } from "../../lumber";
 import { inches } from "../../units";
-
 import { fi } from "./nominal";
 import type { BuildingValues } from "./parameters";
 

@@ -13,6 +13,7 @@ import { buildingDimensions } from "./dimensions";
 import { buildingFrame } from "./frame";
 import { buildingLayout } from "./layout";
 import { BUILDING_STARTS } from "./starts";
+import { noteRemarks } from "./notes";
 import { BuildingParams, buildingSpec, type BuildingValues } from "./parameters";
 
 export { buildingLayout, type BuildingLayout, type Part, type Wall } from "./layout";
@@ -56,6 +57,7 @@ export const building: StructureKind = {
     ...buildingRemarks(p as BuildingValues, ctx),
     ...(ctx ? reachRemarks(p as BuildingValues, ctx.scale) : []),
   ],
+  notes: (p, noted) => noteRemarks(p as BuildingValues, noted),
   newRow: (p, path) => buildingRow(p as BuildingValues, path),
   follow: (p, path) => buildingFollow(p as BuildingValues, path),
   about: aboutStick,

@@ -1,6 +1,5 @@
 import { nominalMm } from "../../lumber";
 import { feet, inches, printFeetInches } from "../../units";
-
 import { type BuildingValues } from "./parameters";
 
 export const fi = (mm: number): string => printFeetInches(mm);
@@ -113,6 +112,14 @@ export function ridgeBelowPlates(v: BuildingValues, half: number, rise: number):
   return ridge.width + (ridge.thickness / 2) * k - half * k - nominalMm(v.rafter).width * 0.66 * Math.hypot(1, k);
 }
 
+/** How deep what lies over an opening is, nominal prototype mm. */
+export const headerDepth = (v: BuildingValues): number =>
+  v.framing === "posts"
+    ? nominalMm(v.girt).thickness
+    : v.openingFrame === "jacks"
+      ? nominalMm(v.header).width
+      : wallSizes(v).thick;
+
 /** Where the main wall is opened behind a bay, prototype mm; undefined where the room does not open into it. Nominal sizes. */
 export function bayDoorway(
   v: BuildingValues,
@@ -123,10 +130,8 @@ export function bayDoorway(
   // what holds the header stands behind the bay's own walls
   const edge = s.wall / Math.sin((v.baySlant * Math.PI) / 180) + inches(0.25);
   const [from, to] = [bay.at + edge, bay.at + bay.length - edge];
-  const header =
-    v.framing === "posts" ? nominalMm(v.girt).thickness : v.openingFrame === "jacks" ? nominalMm(v.header).width : s.thick; // prettier-ignore
   const { top } = wallOf(v, bay.side);
-  const head = Math.min(bay.height - s.plates, top - s.plates - header - inches(1));
+  const head = Math.min(bay.height - s.plates, top - s.plates - headerDepth(v) - inches(1));
   if (to - from < feet(2) || head < feet(5)) return undefined;
   const beside = s.beside + s.thick + inches(1);
   const taken = (a: number, b: number): boolean => a < to + beside && b > from - beside;

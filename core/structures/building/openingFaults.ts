@@ -1,7 +1,6 @@
 import { nominalMm } from "../../lumber";
 import { inches } from "../../units";
-
-import { fi, hasOwnFeet, wallOfPart, wallSizes, feetOf } from "./nominal";
+import { fi, hasOwnFeet, headerDepth, wallOfPart, wallSizes, feetOf } from "./nominal";
 import { roughOpening } from "./openings";
 import { SIDES, type BuildingValues } from "./parameters";
 
@@ -41,13 +40,7 @@ export function openingFaults(v: BuildingValues, ratio = 160): string[] {
         out.push(
           `${name(i)} in the ${side} wall reaches from ${fi(a)} to ${fi(b)}; between the corners there is room from ${fi(corner)} to ${fi(length - corner)}.`,
         );
-      const header =
-        v.framing === "posts"
-          ? nominalMm(v.girt).thickness
-          : v.openingFrame === "jacks"
-            ? nominalMm(v.header).width
-            : s.thick;
-      const room = top - s.plates - Math.max(header, casing) - v.fit * ratio;
+      const room = top - s.plates - Math.max(headerDepth(v), casing) - v.fit * ratio;
       if (r.head > room + 1e-6)
         out.push(
           `${name(i)} in the ${side} wall ends at ${fi(r.head)}; under its header and the plate there is room up to ${fi(room)}. Lower it or raise the wall.`,

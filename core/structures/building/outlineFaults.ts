@@ -1,7 +1,6 @@
 import { nominalMm } from "../../lumber";
 import { polygonArea, type Vec2 } from "../../geometry";
 import { feet, inches } from "../../units";
-
 import { fi } from "./nominal";
 import type { BuildingValues } from "./parameters";
 

@@ -2,7 +2,6 @@ import { nominalMm } from "../../lumber";
 import { flight, stairRemarks } from "../../carpentry";
 import { feet, inches } from "../../units";
 import type { Context, Remark } from "../kind";
-
 import { unusual } from "../unusual";
 import {
   hasGables,

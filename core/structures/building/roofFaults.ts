@@ -1,6 +1,5 @@
 import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-
 import { eaveSide, fi, hasGables, hasSoffit, hasTrusses, isHip, ridgeBelowPlates, sloped, wallOf } from "./nominal";
 import { trussFaults } from "./trussFaults";
 import type { BuildingValues } from "./parameters";

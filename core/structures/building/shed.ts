@@ -84,6 +84,6 @@ export function shedRoof(k: RoofKit): void {
   }
   (["W", "E"] as const).forEach((side) => {
     const wall = wallOn(part, side);
-    if (wall) gableStuds(k, wall, ends[side], undefined, part.q[1]);
+    if (wall) gableStuds(k, { wall, rafters: ends[side], ridge: undefined, peakQ: part.q[1] });
   });
 }

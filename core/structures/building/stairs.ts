@@ -4,7 +4,6 @@ import type { Member } from "../../frame";
 import { planeAt, type Vec3 } from "../../geometry";
 import { model, prototype, toPrototype } from "../../units";
 import type { Builder } from "../builder";
-
 import { hasLoftFlight } from "./nominal";
 import { onWall } from "./sides";
 import { rootOf, type BuildingLayout } from "./layout";

@@ -4,7 +4,6 @@ import { dot, type Vec3 } from "../../geometry";
 import { feet, prototype } from "../../units";
 import type { Builder } from "../builder";
 import { defaultsOf } from "../spec";
-
 import { trestleCheck } from "../whole-trestle/check";
 import { trestleFrame } from "../whole-trestle/frame";
 import { trestleLayout } from "../whole-trestle/layout";

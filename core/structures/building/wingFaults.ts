@@ -1,6 +1,5 @@
 import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-
 import { eaveSide, fi, sloped, wallOf, wallSizes, ridgeBelowPlates } from "./nominal";
 import { roughOpening } from "./openings";
 import { type BuildingValues } from "./parameters";

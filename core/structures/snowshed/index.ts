@@ -2,7 +2,6 @@ import { nominalMm, parseNominal } from "../../lumber";
 import { feet, inches, model, printFeetInches, toPrototype } from "../../units";
 import type { Context, Dimension, Remark, StructureKind, ElevationPoint } from "../kind";
 import { defaultsOf } from "../spec";
-
 import { unusual } from "../unusual";
 import { radiusOf } from "../whole-trestle/layout";
 import { purlinRange, snowshedFrame } from "./frame";

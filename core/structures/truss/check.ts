@@ -3,7 +3,6 @@ import { inches, model, printFeetInches, printMm, printNumber } from "../../unit
 import type { Context, Remark } from "../kind";
 import { timberOf } from "../timber";
 import { unusual } from "../unusual";
-
 import { countered, takesCounters, topologyOf } from "./counters";
 import { outlineOf } from "./layout";
 import { trussSpec, type TrussValues } from "./parameters";

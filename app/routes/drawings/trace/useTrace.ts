@@ -11,8 +11,8 @@ import {
   type Trace,
   type TracedParams,
 } from "core/structures";
-import { newStructure, type JobDoc } from "core/job";
-import { chosenVariant, useJob, type Recipe } from "~/job/JobContext";
+import { chosenVariant, newStructure, type JobDoc } from "core/job";
+import { useJob, type Recipe } from "~/job/JobContext";
 import { kept, newId, useSheet } from "../sheet";
 
 // a first member makes a structure of this kind before any job asks for it
