@@ -1,6 +1,7 @@
 import type { Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import { onWall } from "./sides";
+import { stacksOf } from "./stacks";
 import { rootOf, type BuildingLayout, type Wall } from "./layout";
 import { touching } from "./wallKit";
 
@@ -11,6 +12,7 @@ export function casings(b: Builder, l: BuildingLayout, w: Wall): void {
   const c = t.casing;
   const sheetId = `${root}/sheet`;
   const sheet = b.members.find((m) => m.id === sheetId);
+  const stacks = stacksOf(l, w);
   for (const g of w.gaps) {
     if (g.open) continue;
     const put = (name: string, a: Vec3, d: Vec3, up: Vec3): string =>
@@ -38,9 +40,9 @@ export function casings(b: Builder, l: BuildingLayout, w: Wall): void {
     const head = put("head", at(g.from - c.v, g.head + c.v / 2), at(g.to + c.v, g.head + c.v / 2), [0, 0, 1]);
     const all = [...sides, head];
     if (!g.door) all.push(put("sill", at(g.from - c.v, g.sill - c.v / 2), at(g.to + c.v, g.sill - c.v / 2), [0, 0, 1]));
-    const own = `${root}/${g.name}/`;
+    const own = stacks.find((x) => x.gaps.includes(g))!.gaps.map((x) => `${root}/${x.name}/`);
     const behind = b.members.filter(
-      (m) => m.id.startsWith(own) && /king|jack|opening post|header|window sill|^stud$/.test(m.role),
+      (m) => own.some((x) => m.id.startsWith(x)) && /king|jack|opening post|header|window sill|^stud$/.test(m.role),
     );
     for (const id of all)
       for (const m of sheet ? [sheet] : behind) b.join(touching(id, m.id, /left|right/.test(id) ? "+w" : "-w", "+v"));

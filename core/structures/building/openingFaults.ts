@@ -60,16 +60,26 @@ export function openingFaults(v: BuildingValues, ratio = 160): string[] {
         out.push(
           `${name(i)} is a door ${fi(o.sill)} over the floor; a door or hatch stands on it. Set its bottom to 0, or make it a window.`,
         );
-      const before = own[n - 1];
-      if (before) {
+      own.slice(0, n).forEach((before) => {
         const gap = a - (before.o.at + before.r.width / 2);
         const need = 2 * Math.max(s.beside, casing) + inches(0.75) + 2 * v.fit * ratio;
-        if (gap < need)
+        if (gap >= need) return;
+        const names = `${name(before.i)} and ${name(i).toLowerCase()} in the ${side} wall`;
+        const [low, high] = [before, { o, i, r }].sort((x, y) => x.r.sill - y.r.sill) as [typeof before, typeof before];
+        const between = high.r.sill - low.r.head;
+        const parted = overEachOther(v, s.thick, casing) + 2 * v.fit * ratio;
+        if (between >= parted - 1e-6 && high.o.kind === "window") return;
+        if (between > -inches(1) && high.o.kind === "window" && gap < -inches(1))
           out.push(
-            `${name(before.i)} and ${name(i).toLowerCase()} in the ${side} wall are ${fi(Math.max(0, gap))} apart; the studs between them need ${fi(need)}.`,
+            `${names} have ${fi(Math.max(0, between))} between them; header, sill and trim need ${fi(parted)}. Raise the upper one or lower the other.`,
           );
-      }
+        else
+          out.push(
+            `${names} are ${fi(Math.max(0, gap))} apart; the studs between them need ${fi(need)}, or a window stands ${fi(parted)} over the other.`,
+          );
+      });
     });
+    out.push(...underOne(own.map((x) => ({ name: name(x.i), ...x.r, from: x.o.at - x.r.width / 2, to: x.o.at + x.r.width / 2 })), 2 * s.beside, side)); // prettier-ignore
   }
   return out;
 }
@@ -85,4 +95,32 @@ function cornerRoom(v: BuildingValues): number {
       : v.corner === "solid"
         ? nominalMm(v.cornerPost).thickness
         : s.thick;
+}
+
+/** What lies between the rough openings of two windows over each other: the lower one's header and the upper one's sill, and their casings outside. Nominal, prototype mm. */
+export const overEachOther = (v: BuildingValues, thick: number, casing: number): number =>
+  Math.max(headerDepth(v) + (v.framing === "posts" ? nominalMm(v.girt).thickness : thick), 2 * casing) + inches(0.5);
+
+interface Hole {
+  readonly name: string;
+  readonly sill: number;
+  readonly head: number;
+  readonly from: number;
+  readonly to: number;
+}
+/** Openings side by side under a wide one: the uprights between them would end in its sill, and nothing carries its header there. */
+function underOne(own: readonly Hole[], room: number, side: string): string[] {
+  const near = (a: Hole, b: Hole): boolean => a.from < b.to + room && b.from < a.to + room;
+  return own.flatMap((top) => {
+    const under = own.filter((x) => x !== top && x.head <= top.sill && near(x, top));
+    const two = under.flatMap(
+      (a, i) =>
+      under.slice(i + 1).filter((b) => a.head > b.sill && b.head > a.sill).map((b) => [a, b] as const), // prettier-ignore
+    )[0];
+    return two
+      ? [
+          `${top.name} in the ${side} wall stands over both ${two[0].name.toLowerCase()} and ${two[1].name.toLowerCase()}, whose studs between them would run through it; set it over one of them, or part it in two.`,
+        ]
+      : [];
+  });
 }

@@ -147,6 +147,8 @@ function retarget(j: Joint, id: string, upper: string): Joint {
   }
   if (j.kind === "mitre" && j.b === id && j.bEnd === 1) return { ...j, b: upper };
   if (j.kind === "lap" && j.b === id && /\/collar\//.test(j.a)) return { ...j, b: upper };
+  // hips meet the king commons at the ridge
+  if (j.kind === "butt" && j.b === id && /\/hip-/.test(j.a)) return { ...j, b: upper };
   return j;
 }
 /** Datums of an opening's four plumb sides. */

@@ -1,5 +1,6 @@
 import { onCentres } from "./sides";
 import { type BuildingLayout, type Gap, type Wall } from "./layout";
+import { sideBySide, stacksOf } from "./stacks";
 import { LEAST_GAP, NEAR, type Upright } from "./wallKit";
 
 /** Studs of a wall: ends and corners, kings and jacks, and those on centres that none of these stand in the way of. */
@@ -41,26 +42,33 @@ export function studsOf(l: BuildingLayout, w: Wall, foot: number, under: number)
   end(false);
   end(true);
   const jacks = l.v.openingFrame === "jacks";
-  for (const g of w.gaps) {
-    const [a, b] = [g.from, g.to];
-    const off = jacks ? stud.w + half : half;
+  const off = jacks ? stud.w + half : half;
+  const role = jacks ? "king stud" : "stud";
+  const stacks = stacksOf(l, w);
+  for (const g of stacks)
     out.push(
-      { ...full, id: `${g.name}/king/left`, role: jacks ? "king stud" : "stud", s: a - off },
-      { ...full, id: `${g.name}/king/right`, role: jacks ? "king stud" : "stud", s: b + off },
+      { ...full, id: `${g.name}/king/left`, role, s: g.from - off },
+      { ...full, id: `${g.name}/king/right`, role, s: g.to + off },
     );
-  }
   const taken = [...out];
   for (const s of onCentres(w.length, l.mm(l.v.studSpacing), l.v.studFrom)) {
     if (s - half < w.from || s + half > w.to) continue;
     if (taken.some((u) => Math.abs(u.s - s) < u.half + half + LEAST_GAP)) continue;
-    const g = w.gaps.find((x) => s + half > x.from - stud.w && s - half < x.to + stud.w);
+    const g = stacks.find((x) => s + half > x.from - stud.w && s - half < x.to + stud.w);
     if (!g) out.push({ ...full, id: `stud/${name(s, l)}`, role: "stud", s });
     else {
       const [lo, hi] = [g.from - (jacks ? 0 : -half), g.to - (jacks ? 0 : half)];
       if (s - half < lo - NEAR || s + half > hi + NEAR) continue;
-      out.push({ ...full, id: `${g.name}/cripple/${name(s, l)}`, role: "cripple", s, z0: g.head, z1: under });
+      const { name: top, head } = g.gaps[g.gaps.length - 1]!;
+      out.push({ ...full, id: `${top}/cripple/${name(s, l)}`, role: "cripple", s, z0: head, z1: under });
     }
   }
+  // between windows side by side over one opening stand kings of their own, on its header
+  for (const [a, b] of stacks.flatMap(sideBySide))
+    out.push(
+      { ...full, id: `${a.name}/king/right`, role, s: a.to + off, z0: a.sill },
+      { ...full, id: `${b.name}/king/left`, role, s: b.from - off, z0: b.sill },
+    );
   return out.sort((a, b) => a.s - b.s);
 }
 /** A station's name that survives edits elsewhere: its place in prototype inches. */
@@ -90,12 +98,18 @@ export function postsOf(l: BuildingLayout, w: Wall, foot: number, under: number)
     });
   }
   const beside = girt.w / 2;
-  for (const g of w.gaps)
-    for (const [s, side] of [
-      [g.from - beside, "left"],
-      [g.to + beside, "right"],
-    ] as const)
-      if (!out.some((u) => Math.abs(u.s - s) < u.half + beside - NEAR))
-        out.push({ ...full, id: `${g.name}/post/${side}`, role: "opening post", s, half: beside, timber: girt });
+  const put = (g: Pick<Gap, "name">, side: "left" | "right", s: number, z0: number): void => {
+    if (!out.some((u) => Math.abs(u.s - s) < u.half + beside - NEAR))
+      out.push({ ...full, id: `${g.name}/post/${side}`, role: "opening post", s, z0, half: beside, timber: girt });
+  };
+  const stacks = stacksOf(l, w);
+  for (const g of stacks) {
+    put(g, "left", g.from - beside, foot);
+    put(g, "right", g.to + beside, foot);
+  }
+  for (const [a, b] of stacks.flatMap(sideBySide)) {
+    put(a, "right", a.to + beside, a.sill);
+    put(b, "left", b.from - beside, b.sill);
+  }
   return out.sort((a, b) => a.s - b.s);
 }
