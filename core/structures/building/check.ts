@@ -56,6 +56,8 @@ function letInFaults(v: BuildingValues): string[] {
   ];
 }
 
+/** Legs of a knee brace over its timber's depth: below this its ends run past the posts. */
+const SHORTEST_KNEE = 1.5;
 /** What would stand proud inside the wall, a sentence each: girts in the corner posts, headers and knees in the lining. */
 function proudFaults(v: BuildingValues): string[] {
   const out: string[] = [];
@@ -70,6 +72,9 @@ function proudFaults(v: BuildingValues): string[] {
     (v.lined || v.partitions.length > 0) && v.framing === "posts" && v.knees > 0
       ? nominalMm(v.knee).thickness - nominalMm(v.post).width
       : 0;
+  const least = SHORTEST_KNEE * nominalMm(v.knee).width;
+  if (v.framing === "posts" && v.knees > 0 && v.knees < least)
+    out.push(`Knee braces of ${v.knee} with legs of ${fi(v.knees)} are blocks; make their legs at least ${fi(least)}, or 0 for none.`); // prettier-ignore
   if (proud > 1e-6)
     out.push(`Girts ${fi(nominalMm(v.girt).width)} deep would stand ${fi(proud)} proud of the posts; take girts no deeper than the posts.`); // prettier-ignore
   if (header > 1e-6)

@@ -1,7 +1,8 @@
 import { dormersOf } from "./dormer";
 import type { Builder } from "../builder";
 import { baysOf } from "./bay";
-import { behindOf } from "./behind";
+import { bayFace } from "./bayFace";
+import { behindOf, type Behind } from "./behind";
 import { casings } from "./casings";
 import { cladFace, type CladFace } from "./cladFace";
 import { cornerBoards } from "./cornerBoards";
@@ -20,42 +21,21 @@ export function cladding(b: Builder, l: BuildingLayout): void {
       const f = cladFace(b, l, part, w);
       const behind = behindOf(b, l, part, w);
       if (v.cornerBoards) cornerBoards(b, l, f, behind);
-      if (v.siding === "vertical" || v.siding === "batten") uprightBoards(b, l, f, behind);
-      else courses(b, l, f, behind);
+      clad(b, l, f, behind);
     }
   cladBays(b, l);
 }
 /** Cladding of a bay's three walls. */
 function cladBays(b: Builder, l: BuildingLayout): void {
-  const { v, t } = l;
   for (const bay of baysOf(l))
-    for (const wall of bay.walls) {
-      if (v.casings) casings(b, l, wall);
-      if (v.siding === "none") continue;
-      const c = v.casings ? t.casing.v : 0;
-      const part = { ...l.main, name: bay.name, walls: [], slopes: {}, roof: "none" } as const;
-      const f: CladFace = {
-        wall,
-        part,
-        from: 0,
-        to: wall.length,
-        foot: 0,
-        head:
-          bay.top +
-          bay.slope.above -
-          bay.slope.k * l.clad * 2 -
-          Math.max(t.rafter.v * Math.hypot(1, bay.slope.k), t.hip.v * Math.hypot(1, bay.slope.k)),
-        slopes: [],
-        holes: wall.gaps.map((g) => ({
-          id: g.name,
-          from: g.from - c,
-          to: g.to + c,
-          low: g.sill - c,
-          high: g.head + c,
-        })),
-      };
-      const behind = behindOf(b, l, part, wall);
-      if (v.siding === "vertical" || v.siding === "batten") uprightBoards(b, l, f, behind);
-      else courses(b, l, f, behind);
+    for (const w of bay.walls) {
+      if (l.v.casings) casings(b, l, w);
+      if (l.v.siding === "none") continue;
+      const f = bayFace(l, bay, w);
+      clad(b, l, f, behindOf(b, l, f.part, w));
     }
+}
+function clad(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind[]): void {
+  if (l.v.siding === "vertical" || l.v.siding === "batten") uprightBoards(b, l, f, behind);
+  else courses(b, l, f, behind);
 }

@@ -95,7 +95,7 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     cornerBoards: fc.boolean(),
     casings: fc.boolean(),
     skirt: pick(0, feet(1)),
-    baySlant: mm(35, 65),
+    baySlant: fc.oneof(mm(35, 65), fc.constant(90)),
     bayOverhang: inch(3, 12),
     loft: pick(false, false, true),
     loftStairAt: ft(3, 8),

@@ -163,10 +163,12 @@ function bayFaults(
   if (w.height < s.plates + s.thick + inches(18))
     out.push(`${name} has plates at ${fi(w.height)}; make them at least ${fi(s.plates + s.thick + inches(18))}.`);
   const peak = w.height + above + w.depth * k;
-  const clear =
+  const under =
     v.roof !== "flat" && v.roof !== "none" && eaveSide(v, w.side)
       ? wall.top - above - v.overhang * k - Math.max(inches(2), nominalMm(v.fasciaSize).width - above)
       : wall.top - Math.max(s.plates, inches(4));
+  const frieze = v.frieze && (v.roof === "flat" || eaveSide(v, w.side)) ? nominalMm(v.friezeBoard).width : 0;
+  const clear = under - frieze;
   if (peak > clear)
     out.push(
       `${name} reaches ${fi(peak)} with its roof; against the ${w.side} wall there is room up to ${fi(clear)}. Lower its plates by ${fi(peak - clear)}, or make it less deep.`,
@@ -184,10 +186,6 @@ function bayFaults(
     if (!inside && !beside)
       out.push(`Opening ${n + 1} in the ${w.side} wall is crossed by ${name.toLowerCase()}; move one of them.`);
   });
-  if (v.lined || v.waterTable || v.frieze)
-    out.push(
-      `${name} has no lining, water table or frieze of its own, and would break the main ones; leave these out.`,
-    );
   return out;
 }
 

@@ -85,9 +85,9 @@ export const planSpec = {
     unit: "°",
     def: 45,
     min: 30,
-    max: 75,
-    usual: [40, 60],
-    help: "Between the wall and the sides; the openings of its three walls are given as a wing's.",
+    max: 90,
+    usual: [40, 90],
+    help: "90° makes them square. Between the wall and the sides; the openings of its three walls are given as a wing's.",
   }),
   bayOpen: flag({
     group: plan,
