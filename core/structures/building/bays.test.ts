@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { feet, inches } from "../../units";
-import { FOOT, INCH, cornersOf, framed, span, sum, volumeOf } from "./building.fixture";
+import { FOOT, INCH, cornersOf, framed, span, sum, values, volumeOf } from "./building.fixture";
+import { buildingCheck } from "./check";
 import type { BuildingValues } from "./parameters";
 
 const depot: Partial<BuildingValues> = {
@@ -76,5 +77,44 @@ describe("a bay with trim and lining", () => {
     const side = (3 * FOOT - l.wall - l.t.lining.w / 2) * high;
     expect(sum(of("lining plank", /wing1-left/).map(volumeOf)) / l.t.lining.w).toBeCloseTo(side, 4);
     expect(framed({ ...trimmed, bayOpen: false }).of("lining plank", /wing1/)).toEqual([]);
+  });
+});
+
+describe("a platform round what stands in it (areas by hand)", () => {
+  const around: Partial<BuildingValues> = {
+    ...depot,
+    plankGap: 0,
+    plankOver: 0,
+    foundation: "posts",
+    groundDepth: feet(4),
+  };
+  const platform = { kind: "platform", side: "front", at: 0, length: feet(30), depth: feet(8), height: inches(-6) };
+  const area = (of: (role: string, within: RegExp) => Parameters<typeof volumeOf>[0][], thick: number): number =>
+    sum(of("plank", /platform1/).map(volumeOf)) / thick / FOOT ** 2;
+  it("leaves out a slanting bay: a trapezoid of 12 and 6 ft, 3 ft deep", () => {
+    const { of, l } = framed({ ...around, wings: [platform, bay] });
+    expect(area(of, l.t.plank.w)).toBeCloseTo(30 * 8 - ((12 + 6) / 2) * 3, 6);
+    // beams: at the front, on both sides of the bay, before it; each on posts
+    expect(of("beam", /platform1/).length).toBe(4);
+  });
+  it("leaves out a wing, square; planks hang over its outer edges alone", () => {
+    const wing = { kind: "lean", side: "front", at: feet(10), length: feet(8), depth: feet(5), height: feet(8) };
+    const { of, l } = framed({ ...around, wings: [platform, wing] });
+    expect(area(of, l.t.plank.w)).toBeCloseTo(30 * 8 - 8 * 5, 6);
+    const over = framed({ ...around, plankOver: inches(2), wings: [platform, wing] });
+    const edges = (30 + 2 * (2 / 12)) * (8 + 2 / 12) - 8 * 5;
+    expect(area(over.of, l.t.plank.w)).toBeCloseTo(edges, 6);
+  });
+  it("is an L beside a wing at its end, and two beside one as deep as it is", () => {
+    const wing = { kind: "lean", side: "front", at: 0, length: feet(8), depth: feet(5), height: feet(8) };
+    const { of, l } = framed({ ...around, wings: [platform, wing] });
+    expect(area(of, l.t.plank.w)).toBeCloseTo(30 * 8 - 8 * 5, 6);
+    const deep = framed({ ...around, wings: [platform, { ...wing, at: feet(10), depth: feet(10), height: feet(6) }] });
+    expect(area(deep.of, l.t.plank.w)).toBeCloseTo((30 - 8) * 8, 6);
+    expect(new Set(deep.of("plank", /platform1/).map((k) => k.member.assembly)).size).toBe(2);
+  });
+  it("says what strip is too narrow for joists", () => {
+    const said = buildingCheck(values({ ...around, wings: [{ ...platform, depth: feet(4) }, bay] })).join();
+    expect(said).toMatch(/leaves a strip of 0′-6″ along wing 2, too narrow for joists/);
   });
 });

@@ -206,7 +206,7 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
         id: `platform${i + 1}`,
         kind: "floor",
         name: `Platform ${i + 1}`,
-        has: (s) => s.member.assembly === rootOf(l, `platform${i + 1}`) && s.member.role !== "plank",
+        has: (s) => new RegExp(`/platform${i + 1}(-\\d+)?$`).test(s.member.assembly) && s.member.role !== "plank",
       });
     if (w.kind === "canopy")
       out.push({

@@ -8,6 +8,7 @@ const FORMERS = 40;
 export const tailsShow = (v: BuildingValues): boolean => v.fascia === "bare" && v.overhang > 0;
 /** Of how many places for a rafter one is taken: all where the framing or its tails are seen, else so many that the roof's sheets lie on formers. */
 export function everyRafter(l: Pick<BuildingLayout, "v" | "mm">): number {
-  if (l.v.seenRoof || tailsShow(l.v)) return 1;
+  // a monitor's studs stand on them
+  if (l.v.seenRoof || tailsShow(l.v) || (l.v.monitor && l.v.roof === "gable")) return 1;
   return Math.max(1, Math.floor(FORMERS / l.mm(l.v.rafterSpacing)));
 }

@@ -6,7 +6,7 @@ import type { Local } from "./place";
 import { NEAR, buttJoint, touching } from "./wallKit";
 
 /** An edge of an outline, its inside to the left: from where to where, along it, and out of it. */
-interface Edge {
+export interface Edge {
   readonly i: number;
   readonly a: Vec2;
   readonly b: Vec2;
@@ -17,13 +17,15 @@ interface Edge {
 export interface OutlineFloor {
   readonly root: string;
   readonly outline: readonly Vec2[];
+  /** The outline that the planks are cut to, where they hang over some of the rims: as many corners, in the same order. */
+  readonly planked?: readonly Vec2[];
   /** The planks' upper side. */
   readonly top: number;
 }
 /** The corners counter-clockwise. */
 export const turned = (outline: readonly Vec2[]): Vec2[] =>
   polygonArea(outline) < 0 ? [...outline].reverse() : [...outline];
-const edgesOf = (outline: readonly Vec2[]): Edge[] =>
+export const edgesOf = (outline: readonly Vec2[]): Edge[] =>
   outline.map((a, i) => {
     const b = outline[(i + 1) % outline.length]!;
     const l = Math.hypot(b[0] - a[0], b[1] - a[1]);
@@ -38,7 +40,7 @@ export const reflexCorners = (outline: readonly Vec2[]): boolean[] =>
   });
 
 /** Where lines along one axis lie inside: pairs of places, with the edges they end on. */
-function inside(
+export function insideOf(
   edges: readonly Edge[],
   axis: 0 | 1,
   at: number,
@@ -120,7 +122,7 @@ export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor, lifts
     // beside a corner it steps clear of it
     const near = ps.find((x) => Math.abs(x - p) < joist.w + 0.1);
     const at = near === undefined ? p : near + (p >= near ? 1 : -1) * (joist.w + 0.1);
-    const sides = [at - half, at, at + half].map((x) => inside(edges, 0, x));
+    const sides = [at - half, at, at + half].map((x) => insideOf(edges, 0, x));
     sides[1]!.forEach((m, k) => {
       const all = sides.map((s) => s[k]).filter((x) => x !== undefined);
       const shortest = Math.min(...all.map((x) => x.to)) - Math.max(...all.map((x) => x.from));
@@ -183,7 +185,7 @@ export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor, lifts
       if (!next || next.p - j.p > mm(v.joistSpacing) * 1.5 || j.from > q - joist.w * 2 || j.to < q + joist.w * 2)
         return;
       if (next.p - j.p < 2 * joist.w) return;
-      const clear = inside(edges, 1, q).some((s) => s.from < j.p && s.to > next.p);
+      const clear = insideOf(edges, 1, q).some((s) => s.from < j.p && s.to > next.p);
       if (!clear) return;
       const step = v.blockingSet === "staggered" ? ((i % 2 ? 1 : -1) * joist.w) / 2 : 0;
       const id = `${f.root}/blocking/${row}-${i + 1}`;
@@ -203,12 +205,12 @@ export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor, lifts
       b.join({ ...buttJoint(id, 1, next.id, "-w"), id: `${id}>far` });
     });
   }
-  planks(b, l, f, edges, joists, lifts);
+  planks(b, l, f, f.planked ? edgesOf(f.planked) : edges, joists, lifts);
 }
 
 /** What of a row lies together, from where to where: spans that share an edge, or overlap from one level to the next. */
-function together(levels: readonly (readonly ReturnType<typeof inside>[number][])[]): [number, number][] {
-  const groups: { spans: { level: number; s: ReturnType<typeof inside>[number] }[] }[] = [];
+function together(levels: readonly (readonly ReturnType<typeof insideOf>[number][])[]): [number, number][] {
+  const groups: { spans: { level: number; s: ReturnType<typeof insideOf>[number] }[] }[] = [];
   levels.forEach((spans, level) => {
     for (const s of spans) {
       const joined = groups.filter((g) =>
@@ -246,8 +248,9 @@ function planks(
   const { v, t, mm } = l;
   const { plank } = t;
   const step = plank.v + mm(v.plankGap);
-  const reflex = reflexCorners(f.outline);
-  const qs = f.outline.map((c) => c[1]);
+  const outline = f.planked ?? f.outline;
+  const reflex = reflexCorners(outline);
+  const qs = outline.map((c) => c[1]);
   const [q0, q1] = [Math.min(...qs), Math.max(...qs)];
   // what lies outside of an edge, as a pocket is bounded
   const pocket = (e: Edge): string =>
@@ -261,12 +264,12 @@ function planks(
       (lo + hi) / 2,
       ...qs.filter((q) => q > lo && q < hi).flatMap((q) => [q - NEAR, q + NEAR]),
     ];
-    const parts = together([...levels].sort((m, n) => m - n).map((q) => inside(edges, 1, q)));
+    const parts = together([...levels].sort((m, n) => m - n).map((q) => insideOf(edges, 1, q)));
     const carried = joists.filter((j) => j.from < (lo + hi) / 2 && j.to > (lo + hi) / 2);
     parts.forEach((range, k) => {
       // broken where the whole width of the row lies inside
       const whole = (p: number): boolean =>
-        levels.every((q) => inside(edges, 1, q).some((x) => x.from < p - NEAR && x.to > p + NEAR));
+        levels.every((q) => insideOf(edges, 1, q).some((x) => x.from < p - NEAR && x.to > p + NEAR));
       const breaks = boardBreaks(range, carried.map((j) => j.p).filter(whole), mm(v.plankLength), i);
       breaks.slice(1).forEach((to, j) => {
         const from = breaks[j]!;

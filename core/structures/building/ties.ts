@@ -86,6 +86,8 @@ export function ties(
     }
     if (
       v.ceiling !== "none" &&
+      // a monitor is open below: it lets out light and smoke
+      part.name !== "monitor" &&
       (v.ceiling === "every" || i % 2 === 0) &&
       slopes.every((s) => Math.abs(s.plate - slopes[0]!.plate) < 1e-6)
     ) {

@@ -110,6 +110,8 @@ export function wingFaults(v: BuildingValues): string[] {
       )
         return;
       const room = o.kind === w.kind ? 0 : v.overhang + feet(1);
+      if (w.kind === "platform" && o.kind !== "platform" && o.kind !== "canopy" && o.side === w.side)
+        return void out.push(...aroundFaults(w, `Platform ${i + 1}`, o, `wing ${n + 1}`));
       const [a, c] = [planOf(v, w), planOf(v, o)];
       if (a[0] < c[2] + room && c[0] < a[2] + room && a[1] < c[3] + room && c[1] < a[3] + room)
         out.push(
@@ -129,6 +131,29 @@ export function wingFaults(v: BuildingValues): string[] {
         );
     }),
   );
+  return out;
+}
+
+/** Strips of a platform beside and before a wing narrower than this are not framed, prototype mm: common practice, no source. */
+const LEAST_STRIP = feet(1.5);
+/** Why a platform cannot be framed round a wing or bay that stands in it. */
+function aroundFaults(
+  w: BuildingValues["wings"][number],
+  platform: string,
+  o: BuildingValues["wings"][number],
+  wing: string,
+): string[] {
+  const edge = inches(6);
+  const [a, c] = [o.at - edge, o.at + o.length + edge];
+  if (c <= w.at || a >= w.at + w.length) return [];
+  const out: string[] = [];
+  for (const strip of [a - w.at, w.at + w.length - c, w.depth - o.depth - edge])
+    if (strip > 0 && strip < LEAST_STRIP)
+      out.push(
+        `${platform} leaves a strip of ${fi(strip)} along ${wing}, too narrow for joists; let it end at the wing, or give it ${fi(LEAST_STRIP)}.`,
+      );
+  if (w.height > o.height / 2)
+    out.push(`${platform} at ${fi(w.height)} would stand more than halfway up ${wing}; lower it.`);
   return out;
 }
 
