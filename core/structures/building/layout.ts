@@ -126,6 +126,7 @@ export interface Timbers {
   readonly tie: Timber;
   readonly principal: Timber;
   readonly kingPost: Timber;
+  readonly straining: Timber;
   readonly strut: Timber;
   readonly purlin: Timber;
   readonly bracket: Timber;
@@ -185,6 +186,7 @@ const NAMED: Readonly<Record<Timbers extends infer T ? keyof T : never, keyof Bu
   tie: "tieBeam",
   principal: "principal",
   kingPost: "kingPost",
+  straining: "strainingBeam",
   strut: "strut",
   purlin: "purlin",
   bracket: "bracketSize",

@@ -80,7 +80,7 @@ export function eaveSide(v: BuildingValues, side: string): boolean {
 }
 
 /** Whether the main roof stands on trusses and purlins. */
-export const hasTrusses = (v: BuildingValues): boolean => v.roof === "gable" && v.roofFrame === "trusses";
+export const hasTrusses = (v: BuildingValues): boolean => v.roof === "gable" && v.roofFrame !== "rafters";
 /** Whether a flight of steps leads up through the loft's opening. */
 export const hasLoftFlight = (v: BuildingValues): boolean =>
   v.loft && v.loftStair && v.loftFlight && v.unseenRooms.every((r) => r.part !== 0) && v.framing !== "none";

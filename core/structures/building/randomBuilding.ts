@@ -77,7 +77,7 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
     rafter: pick("2×6", "2×4"),
     rafterSpacing: inch(14, 38),
     backing: pick("backed", "dropped"),
-    roofFrame: pick("rafters", "rafters", "trusses"),
+    roofFrame: pick("rafters", "rafters", "trusses", "queens"),
     trussSpacing: ft(6, 14),
     purlins: pick(1, 2),
     collar: pick("none", "every", "alternate"),
@@ -173,7 +173,7 @@ export const randomBuilding: fc.Arbitrary<BuildingValues> = fc
       out = { ...out, loftFlight: false };
     if (out.monitor && buildingCheck(out).length > buildingCheck({ ...out, monitor: false }).length)
       out = { ...out, monitor: false };
-    if (out.roofFrame === "trusses" && out.roof === "gable") {
+    if (out.roofFrame !== "rafters" && out.roof === "gable") {
       out = { ...out, collar: "none", ceiling: "none" };
       if (buildingCheck(out).length > buildingCheck({ ...out, roofFrame: "rafters" }).length)
         out = { ...out, roofFrame: "rafters" };

@@ -134,6 +134,24 @@ describe("roof trusses", () => {
     expect(a).toBeLessThan(-21 * FOOT);
     expect(b).toBeGreaterThan(21 * FOOT);
   });
+  it("stand on queen posts at a third of the span, a straining beam between their heads", () => {
+    const { of, at, l } = framed({ ...freight, roofFrame: "queens", queenAt: 100 / 3 });
+    expect(of("king post")).toEqual([]);
+    expect(of("queen post")).toHaveLength(6);
+    // 24 ft in three: the posts' middles 8 ft in from the walls, as far apart from each other
+    const [s, n] = ["S", "N"].map((side) => span([at(`main/roof/truss1/queen-${side}`)], 1));
+    expect((s![0] + s![1]) / 2).toBeCloseTo(-4 * FOOT, 6);
+    expect((n![0] + n![1]) / 2).toBeCloseTo(4 * FOOT, 6);
+    expect(sizeOf([at("main/roof/truss1/straining")], 1)).toBeCloseTo(8 * FOOT - l.t.kingPost.v, 6);
+    // the outer corner of a head lies under the rafters: 8 ft less half a post in, at 8 in 12, over the bird's-mouth, the rafter's plumb depth down
+    const seat = Math.min(l.wall, ((l.t.rafter.v / 3) * Math.hypot(12, 8)) / 8, (2 * l.plate) / (8 / 12));
+    const slope = (x: number): number => l.main.slopes.S!.plate + birdsmouth(8, l.t.rafter.v, seat).above + x * (8 / 12) - (l.t.rafter.v * Math.hypot(12, 8)) / 12; // prettier-ignore
+    const beam = at("main/roof/truss1/straining");
+    expect(span([beam], 2)[1]).toBeCloseTo(slope(8 * FOOT - l.t.kingPost.v / 2), 6);
+    expect(span([at("main/roof/truss1/queen-S")], 2)[1]).toBeCloseTo(slope(8 * FOOT + l.t.kingPost.v / 2), 6);
+    // principals end at the posts' outer sides
+    expect(span([at("main/roof/truss1/principal-S")], 1)[1]).toBeCloseTo(-4 * FOOT - l.t.kingPost.v / 2, 6);
+  });
   it("are refused where their timbers find no room", () => {
     const says = (over: Partial<BuildingValues>): string => buildingCheck(values({ ...freight, ...over })).join(" ");
     expect(says({ rise: 4, width: feet(12) })).toMatch(/need a building .* wide, and it is 12′-0″/);

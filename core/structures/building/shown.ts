@@ -180,6 +180,9 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "strut":
     case "purlin":
       return hasTrusses(v);
+    case "queenAt":
+    case "strainingBeam":
+      return hasTrusses(v) && v.roofFrame === "queens";
     case "dormers":
       return v.roof === "gable" || v.roof === "saltbox" || v.roof === "shed";
     case "monitorWidth":

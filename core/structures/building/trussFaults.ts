@@ -26,12 +26,26 @@ export function trussFaults(v: BuildingValues): string[] {
   const above = nominalMm(v.rafter).width * stretch * 0.6;
   const heel = (sizes[0]!.width - above + nominalMm(v.rafter).width * stretch) / k;
   const foot = heel + (sizes[1]!.width * stretch) / k;
-  const least = 2 * (foot + sizes[2]!.width / 2 + sizes[1]!.width + inches(4));
+  const queens = v.roofFrame === "queens";
+  const share = v.queenAt / 100;
+  const least = queens
+    ? Math.max(
+        (foot + sizes[2]!.width / 2 + sizes[1]!.width + inches(4)) / share,
+        (sizes[2]!.width + feet(2)) / (1 - 2 * share),
+      )
+    : 2 * (foot + sizes[2]!.width / 2 + sizes[1]!.width + inches(4));
+  // where the principals end
+  const face = (queens ? across * share : across / 2) - sizes[2]!.width / 2;
+  const beam = nominalMm(v.strainingBeam);
+  if (queens && beam.width > (face - heel) * k - inches(6))
+    out.push(
+      `Between the queen posts' heads and the tie beam there is no room for a straining beam of ${v.strainingBeam}: set the posts further in, or take a lighter one.`,
+    );
   if (across < least)
     out.push(
-      `King-post trusses of these timbers at ${v.rise} in 12 need a building ${fi(least)} wide, and it is ${fi(across)}: make it wider, steeper, or the timbers lighter.`,
+      `${queens ? "Queen" : "King"}-post trusses of these timbers at ${v.rise} in 12 need a building ${fi(least)} wide, and it is ${fi(across)}: make it wider, steeper, or the timbers lighter.`,
     );
-  const low = heel + (across / 2 - sizes[2]!.width / 2 - heel) / (v.purlins + 1);
+  const low = heel + (face - heel) / (v.purlins + 1);
   const under = above + low * k - (nominalMm(v.rafter).width + nominalMm(v.purlin).width) * stretch;
   if (under < nominalMm(v.stud).width)
     out.push("The lowest purlin has no room over the gable walls' plates: take fewer purlins, or lighter ones.");
@@ -41,7 +55,7 @@ export function trussFaults(v: BuildingValues): string[] {
     if ((h.inward - h.length / 2) * k < sizes[0]!.width + nominalMm(v.rafter).width * 0.4 + inches(3))
       out.push(`Chimney ${i + 1} is headed off lower than the tie beams; move it further in.`);
     for (let n = 1; n <= v.purlins; n++) {
-      const at = heel + ((across / 2 - sizes[2]!.width / 2 - heel) * n) / (v.purlins + 1);
+      const at = heel + ((face - heel) * n) / (v.purlins + 1);
       if (Math.abs(h.inward - at) < h.length / 2 + nominalMm(v.purlin).thickness + inches(3))
         out.push(
           `Chimney ${i + 1} stands where purlin ${n} runs, ${fi(at)} in from the wall; move it up or down the slope.`,

@@ -24,7 +24,7 @@ export function trussStations(k: RoofKit): number[] {
   return [...new Set(near)].sort((a, b) => a - b);
 }
 
-/** The lines that a roof on trusses is laid out from: how far in from the wall the purlins lie, evenly between the heel of the principals and the king post. */
+/** The lines that a roof on trusses is laid out from: how far in from the wall the purlins lie, evenly between the heel of the principals and the post they end at. */
 function purlinLines(k: RoofKit) {
   const { l, part } = k;
   const { v, t } = l;
@@ -35,10 +35,11 @@ function purlinLines(k: RoofKit) {
   const under = (inward: number): number => planeZ(slope, inward) - t.rafter.v * stretch;
   const tieTop = plate + t.tie.v;
   const heel = (tieTop - under(0)) / pitch;
-  const post = t.kingPost.v / 2;
   const run = (part.q[1] - part.q[0]) / 2;
-  const at = Array.from({ length: v.purlins }, (_, i) => heel + ((run - post - heel) * (i + 1)) / (v.purlins + 1));
-  return { pitch, stretch, under, plate, tieTop, heel, post, at };
+  // how far in from the wall the principals end: at the king post's side, or at the queen post's
+  const face = v.roofFrame === "queens" ? (2 * run * v.queenAt) / 100 - t.kingPost.v / 2 : run - t.kingPost.v / 2;
+  const at = Array.from({ length: v.purlins }, (_, i) => heel + ((face - heel) * (i + 1)) / (v.purlins + 1));
+  return { pitch, stretch, under, plate, tieTop, heel, face, at };
 }
 /** Where purlins and their posts stand in a gable wall, from and to along q: no gable stud has room there. Empty without trusses. */
 export function purlinsInGable(k: RoofKit): readonly (readonly [number, number])[] {
@@ -55,8 +56,8 @@ export function purlinsInGable(k: RoofKit): readonly (readonly [number, number])
 }
 
 /**
- * King-post trusses under a gable roof: tie beams on the plates, principals whose tops lie under the rafters, king posts
- * under the ridge, struts; purlins between the principals carry the rafters, at the gables on posts of their own.
+ * King-post or queen-post trusses under a gable roof: tie beams on the plates, principals whose tops lie under the rafters,
+ * king posts under the ridge or queen posts with a straining beam between their heads, struts; purlins between the principals carry the rafters, at the gables on posts of their own.
  * Errors: rafters too close for a truss between them, principals that find no room on the tie beam.
  */
 export function roofTrusses(members: readonly Member[], k: RoofKit): void {
@@ -68,16 +69,47 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
     throw new Error("The rafters stand too close for a truss between them: space them further apart.");
   const slopes = (["S", "N"] as const).map((side) => part.slopes[side]!);
   const run = (part.q[1] - part.q[0]) / 2;
-  const { pitch, stretch, under, plate, tieTop, heel, post, at: purlinsAt } = purlinLines(k);
+  const { pitch, stretch, under, plate, tieTop, heel, face, at: purlinsAt } = purlinLines(k);
   // the principal's lower end, cut level, is as long as its plumb depth over the pitch
   const heelEnd = heel + (t.principal.v * stretch) / pitch;
-  if (heel < 0 || heelEnd > run - post - t.principal.v)
+  if (heel < 0 || heelEnd > face - t.principal.v)
     throw new Error(
       "The trusses have no room under the roof: make the roof steeper or wider, or the tie beam and the principals lighter.",
     );
+  const queens = v.roofFrame === "queens";
   const ridgeUnder = planeZ(slopes[0]!, run - t.ridge.w / 2) - t.ridge.v;
   // struts meet the principals under the purlin nearest to their middle
-  const strutAt = purlinsAt[Math.floor(purlinsAt.length / 2)] ?? (heel + run) / 2;
+  const strutAt = purlinsAt[Math.floor(purlinsAt.length / 2)] ?? (heel + face) / 2;
+  type Stick = (id: string, role: string, letter: string, timber: typeof t.tie, a: Vec3, c: Vec3, up: Vec3, seat: readonly ["centre" | "+" | "-", "centre"]) => string; // prettier-ignore
+  const onTie = t.kingPost.w <= t.tie.w + 1e-6 ? "face" : "line";
+  /** One post under the ridge, which both principals meet; plumb, its width across the building, its +v looking to +q. */
+  const kingPost = (stick: Stick, tie: string, p: number): readonly [string, string] => {
+    const [x, y] = [p, part.peak[0]];
+    const king = stick("king", "king post", "KP", t.kingPost, [x, y, tieTop], [x, y, ridgeUnder], [0, 1, 0], ["centre", "centre"]); // prettier-ignore
+    b.join(buttJoint(king, 0, tie, "+v", onTie));
+    b.join(buttJoint(king, 1, `${root}/roof/ridge`, "-v", "line"));
+    return [king, king];
+  };
+  /** A post at the inner end of each principal up to under the rafters, and the beam that keeps their heads apart. */
+  const queenPosts = (stick: Stick, tie: string, p: number): readonly [string, string] => {
+    const middle = face + t.kingPost.v / 2;
+    const posts = slopes.map((s) => {
+      const at = (z: number): Vec3 => over(part, s.side, p, middle, z);
+      const id = stick(`queen-${s.side}`, "queen post", "QP", t.kingPost, at(tieTop), at(under(middle)), [0, 1, 0], ["centre", "centre"]); // prettier-ignore
+      b.join(buttJoint(id, 0, tie, "+v", onTie));
+      const top = b.datum(`${root}/under-${s.side}`, slopePlane(part, s, -t.rafter.v));
+      b.join({ kind: "trim", id: `${id}/top`, a: id, datum: top, as: "end1", contact: "gap" });
+      return id;
+    }) as [string, string];
+    // its top level with the outer corners of their heads
+    const z = under(face);
+    const [from, to] = slopes.map((s) => over(part, s.side, p, middle, z)) as [Vec3, Vec3];
+    const beam = stick("straining", "straining beam", "SN", t.straining, from, to, [0, 0, 1], ["+", "centre"]);
+    const fits = t.straining.w <= t.kingPost.w + 1e-6 ? "face" : "line";
+    b.join(buttJoint(beam, 0, posts[0], "+v", fits));
+    b.join({ ...buttJoint(beam, 1, posts[1], "-v", fits), id: `${beam}>far` });
+    return posts;
+  };
   const trusses = stations.map((p, n) => {
     const truss = `${root}/roof/truss${n + 1}`;
     const stick = (
@@ -119,21 +151,9 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
         contact: "line",
       });
     });
-    // plumb: its width across the building, its +v looks to +q
-    const king = stick(
-      "king",
-      "king post",
-      "KP",
-      t.kingPost,
-      [p, part.peak[0], tieTop],
-      [p, part.peak[0], ridgeUnder],
-      [0, 1, 0],
-      ["centre", "centre"],
-    );
-    b.join(buttJoint(king, 0, tie, "+v", t.kingPost.w <= t.tie.w + 1e-6 ? "face" : "line"));
-    b.join(buttJoint(king, 1, `${root}/roof/ridge`, "-v", "line"));
+    const posts = queens ? queenPosts(stick, tie, p) : kingPost(stick, tie, p);
     const principals = slopes.map((s, j) => {
-      const toKing = j === 0 ? "-v" : "+v";
+      const [post, toKing] = [posts[j]!, j === 0 ? ("-v" as const) : ("+v" as const)];
       const at = (inward: number): Vec3 => over(part, s.side, p, inward, under(inward));
       const id = stick(
         `principal-${s.side}`,
@@ -147,9 +167,9 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
       );
       const fits = t.principal.w <= Math.min(t.tie.w, t.kingPost.w) + 1e-6;
       b.join(buttJoint(id, 0, tie, "+v", fits ? "face" : "line"));
-      b.join({ ...buttJoint(id, 1, king, toKing, "line"), id: `${id}>king` });
+      b.join({ ...buttJoint(id, 1, post, toKing, "line"), id: `${id}>king` });
       const meets = under(strutAt) - t.principal.v * stretch;
-      const across = run - post - strutAt;
+      const across = face - strutAt;
       // its lower edge leaves the king post over the tie beam
       const rise = meets - tieTop - t.strut.v * 0.75;
       const z = tieTop + (t.strut.v / 2) * Math.hypot(1, rise / across) + 0.1;
@@ -159,12 +179,12 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
         "strut",
         "SR",
         t.strut,
-        over(part, s.side, p, run - post, z),
+        over(part, s.side, p, face, z),
         over(part, s.side, p, strutAt, meets),
         [0, 0, 1],
         ["centre", "centre"],
       );
-      b.join(buttJoint(strut, 0, king, toKing, "line"));
+      b.join(buttJoint(strut, 0, post, toKing, "line"));
       b.join({ ...buttJoint(strut, 1, id, "-v", "line"), id: `${strut}>principal` });
       return id;
     });
