@@ -23,6 +23,8 @@ const SIZES = [
 ] as const;
 /** Most bents that are framed at once: a line as long as that is several trestles. */
 const MOST_BENTS = 400;
+/** How far a bent of round piles may be skewed for braces to lie on the flats that are dressed for them square to it, degrees. Common practice. */
+const ROUND_SKEW = 15;
 /** The highest timber that is had in one piece, nominal inches. */
 const MOST_SHIM = 16;
 
@@ -116,22 +118,18 @@ export function trestleCheck(v: TrestleValues, context?: Context): string[] {
   }
   if (v.bentKind === "pile" && nominalMm(pileStrip(v.pileSize)).width > nominalMm(v.cap).thickness)
     out.push(`Piles of ${v.pileSize} are wider than the cap (${v.cap}) they carry.`);
-  if (v.corbels && v.superBy === "shims" && v.superelevation > 0)
-    out.push("Corbels and shims under the same stringers are not framed: tilt the caps, or leave the corbels off.");
   if (
     v.bentKind === "pile" &&
     v.braces !== "none" &&
     parseNominal(v.pileSize)!.round &&
-    (v.skewStart !== 0 || v.skewEnd !== 0)
+    Math.max(Math.abs(v.skewStart), Math.abs(v.skewEnd)) > ROUND_SKEW
   )
-    out.push("Braces on the round piles of a skew bent find no flat: square the end bents, or leave the braces off.");
-  if (v.corbels && (v.skewStart !== 0 || v.skewEnd !== 0))
-    out.push("Corbels on a skew bent are not framed: square the end bents, or leave the corbels off.");
+    out.push(
+      `Braces on the round piles of a bent skewed by more than ${ROUND_SKEW}° find no flat to lie on: turn the end bents less, take square piles, or leave the braces off.`,
+    );
   if (curved && v.stringers && (v.skewStart !== 0 || v.skewEnd !== 0)) {
     if (v.stringerSet === "laminated")
       out.push("Laminated stringers end square to the track: square the end bents, or take straight stringers.");
-    if (v.superBy === "shims" && v.superelevation > 0)
-      out.push("Shims on a skew bent are not framed: square the end bents, or tilt the caps.");
   }
   const shim = v.superelevation * (1 + ((v.tracks - 1) * v.trackCentres + plies) / rail) + inches(2);
   if (v.superBy === "shims" && v.superelevation > 0 && shim > inches(MOST_SHIM))

@@ -209,14 +209,12 @@ function makeLayout(v: TrestleValues, ctx: Context): TrestleLayout {
     // a skew cap reaches further along the track
     const uphill =
       (timbers.cap.w / 2 / Math.cos(d.skew) + (timbers.corbel.v / 2) * Math.abs(Math.tan(d.skew))) * Math.abs(slope);
-    const edges = packs.flatMap((p) => [-1, 1].map((k) => (p.y + (k * packWidth) / 2) * Math.sin(cant)));
+    const wide = corbelled ? Math.max(packWidth, corbelsUnder(base) * timbers.corbel.v) : packWidth;
+    const edges = packs.flatMap((p) => [-1, 1].map((k) => (p.y + (k * wide) / 2) * Math.sin(cant)));
+    const deep = corbelled ? timbers.corbel.w * Math.hypot(1, slope) : 0;
     const cap: Vec3 = shimmed
-      ? [d.deck[0], d.deck[1], d.deck[2] + Math.min(...edges) + low * Math.cos(cant) - uphill - mm(LEAST_SHIM)]
-      : addScaled(
-          d.deck,
-          d.up,
-          corbelled ? Math.max(...seats.map((q) => q.height)) - timbers.corbel.w * Math.hypot(1, slope) + uphill : high,
-        );
+      ? [d.deck[0], d.deck[1], d.deck[2] + Math.min(...edges) + (low - deep) * Math.cos(cant) - uphill - mm(LEAST_SHIM)]
+      : addScaled(d.deck, d.up, corbelled ? Math.max(...seats.map((q) => q.height)) - deep + uphill : high);
     const { height, groundZ, footZ } = heightAt(v, i, stations[i]!, cap[2], mm, (m) =>
       toPrototype(ctx.scale, model(m)),
     );
@@ -265,6 +263,9 @@ type Deck = {
   readonly deck: Vec3;
 };
 type Base = Omit<TrestleLayout, "bents">;
+/** How many corbels lie side by side under a pack: as many as its width asks for. */
+export const corbelsUnder = (l: Pick<Base, "packWidth" | "timbers">): number =>
+  Math.max(1, Math.ceil(l.packWidth / l.timbers.corbel.v - 0.3));
 
 /** The top line of a pack (or of something else `y` to the left and `above` the stringers' top) at a bent. */
 export function topAt(l: Base, d: Pick<Deck, "deck" | "across" | "up">, y: number, above = 0): Vec3 {

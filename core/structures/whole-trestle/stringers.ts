@@ -8,16 +8,14 @@ import { timberOf, type Timber } from "../timber";
 import { placeAt } from "./alignment";
 import { jointsAlong } from "./bays";
 import { bentPoint, bentRoot } from "./bentPlace";
-import { bayLine, topOnRun, type BentPlace, type Pack, type Seating, type TrestleLayout } from "./layout";
+import { bayLine, corbelsUnder, topOnRun, type BentPlace, type Pack, type Seating, type TrestleLayout } from "./layout";
 import type { TrestleValues } from "./parameters";
 
-/** How many corbels lie side by side under a pack: as many as its width asks for. */
-const corbelCount = (l: TrestleLayout): number => Math.max(1, Math.ceil(l.packWidth / l.timbers.corbel.v - 0.3));
 /** What a strip of a pack (at `y`) lies on at a bent: the nearest corbel, the shim, else the cap. */
 function bearerOf(structure: string, v: TrestleValues, l: TrestleLayout, at: BentPlace, p: Pack, y: number): string {
   const root = bentRoot(structure, at);
   if (!v.corbels) return v.superBy === "shims" && l.cant !== 0 ? `${root}/shim/${p.name}` : `${root}/cap`;
-  const n = corbelCount(l);
+  const n = corbelsUnder(l);
   const k = Math.round((y - p.y) / l.timbers.corbel.v + (n - 1) / 2);
   return `${root}/corbel/${p.name}/${Math.min(n - 1, Math.max(0, k)) + 1}`;
 }
@@ -52,7 +50,7 @@ export function stringers(b: Builder, v: TrestleValues, ctx: Context, l: Trestle
           const shim = v.superBy === "shims" && l.cant !== 0;
           const skew = (i === 0 && v.skewStart !== 0) || (i === last && v.skewEnd !== 0);
           const sides = [...(i > from ? [0] : []), ...(i < to ? [1] : [])];
-          if (seat.flush && !shim)
+          if (seat.flush && (!shim || v.corbels))
             b.join({
               ...own,
               kind: "lap",
@@ -209,10 +207,14 @@ function bearers(
   const along: Vec3 = normalize(
     addScaled((v.corbels ? placeAt(l.alignment, at.station) : at.place).along, [0, 0, 1], l.alignment.grade),
   );
-  const n = v.corbels ? corbelCount(l) : 0;
+  const shimmed = v.superBy === "shims" && l.cant !== 0;
+  const n = v.corbels ? corbelsUnder(l) : 0;
+  // they lie along the track side by side, also on a skew cap
+  const aside = normalize(addScaled(at.across, along, -dot(at.across, along)));
+  const skew = Math.abs(dot(normalize(at.across), along)) > 1e-9;
   for (let k = 0; k < n; k++) {
     const id = `${root}/corbel/${p.name}/${k + 1}`;
-    const middle = addScaled(seat, normalize(at.across), (k - (n - 1) / 2) * l.timbers.corbel.v);
+    const middle = addScaled(seat, aside, (k - (n - 1) / 2) * l.timbers.corbel.v);
     const half = l.mm(v.corbelLength) / 2;
     const [starts, ends] = [at.number === 1, at.number === l.bents.length];
     b.stick({
@@ -223,7 +225,7 @@ function bearers(
       timber: l.timbers.corbel,
       a: addScaled(middle, along, -half),
       b: addScaled(middle, along, half),
-      up: normalize(at.across),
+      up: aside,
       seat: ["centre", "+"],
     });
     // behind an end bent a corbel ends with the cap
@@ -235,28 +237,41 @@ function bearers(
     b.datums[`${id}:back`] = planeAt(addScaled(seat, along, -half), [-along[0], -along[1], -along[2]]);
     b.datums[`${id}:fore`] = planeAt(addScaled(seat, along, half), along);
     const own = { id: `${id}>cap`, a: id, b: `${root}/cap` };
-    if (l.alignment.grade === 0) b.join({ ...own, kind: "lap", aFace: "-w", bFace: "+v", contact: "face" });
+    const shim = `${root}/shim/${p.name}`;
+    if (shimmed)
+      b.join({
+        ...own,
+        b: shim,
+        kind: "notch",
+        faces: [{ of: shim, face: "-v" }, { of: shim, face: "+v" }, { datum: `${shim}:top` }],
+        contact: "line",
+        remedy: "Dap the corbel over the shim.",
+      });
+    else if (l.alignment.grade === 0 && !(skew && l.cant !== 0))
+      b.join({ ...own, kind: "lap", aFace: "-w", bFace: "+v", contact: "face" });
     else
       b.join({
         ...own,
         kind: "notch",
         faces: (["-w", "+w", "+v"] as const).map((face: Face) => ({ of: own.b, face })),
-        contact: "face",
+        contact: skew ? "line" : "face",
         remedy: "Dap the corbel over the cap.",
       });
   }
-  if (v.corbels) return;
-  if (v.superBy !== "shims" || l.cant === 0) return;
-  // a wedge as wide as the cap: flat on it, its top cut to the plane of the stringers
+  if (!shimmed) return;
+  // a wedge as wide as the cap: flat on it, its top cut to the plane of the stringers, or of the corbels under them
   const id = `${root}/shim/${p.name}`;
   // the canted stringers lean out by their depth
-  const half = l.packWidth / 2 + l.timbers.cap.w / 8 + (l.strip.w + l.timbers.tie.v) * Math.abs(Math.sin(l.cant));
+  const deep = n > 0 ? l.timbers.corbel.w : 0;
+  const wide = Math.max(l.packWidth, n * l.timbers.corbel.v);
+  const half = wide / 2 + l.timbers.cap.w / 8 + (l.strip.w + l.timbers.tie.v + deep) * Math.abs(Math.sin(l.cant));
   const up = cross(along, normalize(at.across));
-  b.datums[`${id}:top`] = planeAt(seat, up);
+  const top = addScaled(seat, up, -deep);
+  b.datums[`${id}:top`] = planeAt(top, up);
   const foot = bentPoint(at);
   const [lo, hi] = [p.y - half, p.y + half].map((y) => foot([0, y, 0])) as [Vec3, Vec3];
   const rise =
-    Math.max(...[lo, hi].map((q) => dot(sub(seat, q), up) / up[2])) +
+    Math.max(...[lo, hi].map((q) => dot(sub(top, q), up) / up[2])) +
     (l.timbers.cap.w / 2) * Math.abs(l.alignment.grade);
   const timber = shimTimber(ctx, l.timbers.cap.nominal[0], rise);
   b.stick({
