@@ -10,6 +10,7 @@ import {
   crossedByPartition,
   eaveSide,
   fi,
+  TOLD,
   hasLoftFlight,
   hasOwnFeet,
   isHip,
@@ -73,7 +74,7 @@ function proudFaults(v: BuildingValues): string[] {
       ? nominalMm(v.knee).thickness - nominalMm(v.post).width
       : 0;
   const least = SHORTEST_KNEE * nominalMm(v.knee).width;
-  if (v.framing === "posts" && v.knees > 0 && v.knees < least)
+  if (v.framing === "posts" && v.knees > 0 && v.knees + TOLD < least)
     out.push(`Knee braces of ${v.knee} with legs of ${fi(v.knees)} are blocks; make their legs at least ${fi(least)}, or 0 for none.`); // prettier-ignore
   if (proud > 1e-6)
     out.push(`Girts ${fi(nominalMm(v.girt).width)} deep would stand ${fi(proud)} proud of the posts; take girts no deeper than the posts.`); // prettier-ignore
@@ -155,11 +156,11 @@ function nominalFaults(v: BuildingValues): string[] {
   if (out.length > 0) return out;
   const s = wallSizes(v);
   const short = Math.min(v.length, v.width);
-  if (short < 6 * s.wall)
+  if (short + TOLD < 6 * s.wall)
     out.push(
       `A building ${fi(short)} wide has no room inside walls of ${fi(s.wall)}; make it at least ${fi(6 * s.wall)}.`,
     );
-  if (v.wallHeight < s.plates + s.thick + inches(18))
+  if (v.wallHeight + TOLD < s.plates + s.thick + inches(18))
     out.push(
       `Walls of ${fi(v.wallHeight)} leave no room between sole and plate; make them at least ${fi(s.plates + s.thick + inches(18))}.`,
     );
@@ -180,7 +181,10 @@ function nominalFaults(v: BuildingValues): string[] {
           `Stair ${i + 1} comes up inside the platform of wing ${n + 1}; set it out by ${fi(w.depth)} to its edge, or put it beside it.`,
         );
     });
-    if (x.at < x.width / 2 || x.at > (x.side === "front" || x.side === "back" ? v.length : v.width) - x.width / 2)
+    if (
+      x.at + TOLD < x.width / 2 ||
+      x.at - TOLD > (x.side === "front" || x.side === "back" ? v.length : v.width) - x.width / 2
+    )
       out.push(`Stair ${i + 1} reaches past the end of the ${x.side} side; move it in.`);
   });
   out.push(...letInFaults(v), ...rowFaults(v), ...capFaults(v), ...leanFaults(v), ...stairFaults(v));
@@ -196,12 +200,12 @@ function nominalFaults(v: BuildingValues): string[] {
   }
   v.partitions.forEach((p, i) => {
     const room = 2 * s.wall + inches(6);
-    if (p.at < room || p.at > v.length - room)
+    if (p.at + TOLD < room || p.at - TOLD > v.length - room)
       out.push(
         `Partition ${i + 1} stands ${fi(p.at)} from the left end; inside there is room from ${fi(room)} to ${fi(v.length - room)}.`,
       );
     v.partitions.slice(0, i).forEach((q, n) => {
-      if (Math.abs(q.at - p.at) < 2 * s.wall)
+      if (Math.abs(q.at - p.at) + TOLD < 2 * s.wall)
         out.push(`Partitions ${n + 1} and ${i + 1} stand in each other; part them by ${fi(2 * s.wall)}.`);
     });
     // with no floor under it and no plates over it, it hangs on the walls it ends against
@@ -209,11 +213,11 @@ function nominalFaults(v: BuildingValues): string[] {
       for (const n of crossedByPartition(v, p.at))
         out.push(`Partition ${i + 1} would end in opening ${n + 1}; move one of them.`);
     const edge = s.wall + s.beside + s.thick + inches(1);
-    if (p.door && (p.doorAt - p.doorWidth / 2 < edge || p.doorAt + p.doorWidth / 2 > v.width - edge))
+    if (p.door && (p.doorAt - p.doorWidth / 2 + TOLD < edge || p.doorAt + p.doorWidth / 2 - TOLD > v.width - edge))
       out.push(
         `The doorway of partition ${i + 1} reaches its ends; keep it between ${fi(edge)} and ${fi(v.width - edge)} from the front.`,
       );
-    if (p.door && v.wallHeight < inches(82) + s.plates + nominalMm(v.header).width)
+    if (p.door && v.wallHeight + TOLD < inches(82) + s.plates + nominalMm(v.header).width)
       out.push(`Walls of ${fi(v.wallHeight)} are too low for a doorway in partition ${i + 1}.`);
     if (v.floor === "lift")
       out.push(
@@ -234,7 +238,7 @@ function nominalFaults(v: BuildingValues): string[] {
   });
   if (v.loft && v.framing !== "none") {
     const deep = nominalMm(v.joist).width + nominalMm(v.plank).thickness;
-    if (v.loftHeight > v.wallHeight - s.plates - inches(6) || v.loftHeight < deep + inches(18))
+    if (v.loftHeight - TOLD > v.wallHeight - s.plates - inches(6) || v.loftHeight + TOLD < deep + inches(18))
       out.push(
         `A loft at ${fi(v.loftHeight)} does not go between floor and plates; there is room from ${fi(deep + inches(18))} to ${fi(v.wallHeight - s.plates - inches(6))}.`,
       );
@@ -251,9 +255,9 @@ function nominalFaults(v: BuildingValues): string[] {
     const edge =
       s.wall + v.joistSpacing + 2 * nominalMm(v.joist).thickness + (v.lined ? nominalMm(v.lining).thickness : 0);
     const side = s.wall + 3 * nominalMm(v.joist).thickness + (v.lined ? nominalMm(v.lining).thickness : 0) + inches(2);
-    if (v.loftStair && (v.loftStairAt < edge || v.loftStairAt + v.loftStairWidth > along - edge))
+    if (v.loftStair && (v.loftStairAt + TOLD < edge || v.loftStairAt + v.loftStairWidth - TOLD > along - edge))
       out.push(`The loft's stair opening reaches its edge along; keep it between ${fi(edge)} and ${fi(along - edge)}.`);
-    if (v.loftStair && (v.loftStairIn < side || v.loftStairIn + v.loftStairLength > across - side))
+    if (v.loftStair && (v.loftStairIn + TOLD < side || v.loftStairIn + v.loftStairLength - TOLD > across - side))
       out.push(
         `The loft's stair opening reaches its edge across; keep it between ${fi(side)} and ${fi(across - side)}.`,
       );
@@ -267,11 +271,11 @@ function nominalFaults(v: BuildingValues): string[] {
         `The stair to the loft runs ${fi(f.run)} and inside there is room for ${fi(Math.max(0, room))}: move its opening from the front, or take shorter treads or higher risers.`,
       );
     const head = loftHeadroom(v);
-    if (head < feet(4))
+    if (head + TOLD < feet(4))
       out.push(
         `The loft's opening is too short for its stair: ${fi(Math.max(0, head))} are left over the treads under its near edge. Make it longer, or the stair steeper.`,
       );
-    if (v.loftStairWidth < feet(1.5) + 2 * nominalMm(v.joist).thickness)
+    if (v.loftStairWidth + TOLD < feet(1.5) + 2 * nominalMm(v.joist).thickness)
       out.push(`A stair in an opening ${fi(v.loftStairWidth)} wide has no room; make it wider.`);
   }
   if (v.lined && v.wallBrace === "inside")
@@ -289,7 +293,7 @@ function nominalFaults(v: BuildingValues): string[] {
   if (hasOwnFeet(v))
     for (const [side, foot] of feetOf(v)) {
       const { top } = wallOf(v, side);
-      if (foot > 0 && foot < 2 * s.thick + inches(1))
+      if (foot > 0 && foot + TOLD < 2 * s.thick + inches(1))
         out.push(
           `The ${side} wall's foot is ${fi(foot)} below the floor; make it 0 or at least ${fi(2 * s.thick + inches(1))}, so that sole and threshold go under a door.`,
         );
@@ -299,7 +303,7 @@ function nominalFaults(v: BuildingValues): string[] {
             `Wing ${i + 1} stands against the ${side} wall, whose foot is not level with the floor; set that to 0, or move the wing.`,
           );
       });
-      if (top + foot < s.plates + s.thick + inches(18))
+      if (top + foot + TOLD < s.plates + s.thick + inches(18))
         out.push(`The ${side} wall has no room between sole and plate; let its foot down.`);
     }
   out.push(...openingFaults(v), ...roofFaults(v), ...wingFaults(v), ...dormerFaults(v), ...groundFaults(v));

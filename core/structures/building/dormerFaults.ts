@@ -1,6 +1,6 @@
 import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-import { eaveSide, fi, wallOf, wallSizes } from "./nominal";
+import { eaveSide, fi, TOLD, wallOf, wallSizes } from "./nominal";
 import type { BuildingValues } from "./parameters";
 
 /** Why dormers cannot stand where they are asked to, a sentence each. Nominal sizes. */
@@ -25,17 +25,17 @@ export function dormerFaults(v: BuildingValues): string[] {
       return void out.push(`${name} stands on the ${d.side} side, which has no slope; choose a side with an eave.`);
     const { length } = wallOf(v, d.side);
     const side = d.width / 2 + feet(1) + rafter.thickness * 4 + d.overhang;
-    if (d.at < side || d.at > length - side)
+    if (d.at + TOLD < side || d.at - TOLD > length - side)
       out.push(
         `${name} is too near the end of its slope; keep its middle between ${fi(side)} and ${fi(length - side)}.`,
       );
-    if (d.width < 2 * s.wall + feet(1))
+    if (d.width + TOLD < 2 * s.wall + feet(1))
       out.push(
         `${name} is ${fi(d.width)} wide; it has no room inside its walls. Make it at least ${fi(2 * s.wall + feet(1))}.`,
       );
     const least = s.wall + rafter.width + inches(4);
-    if (d.inward < least) out.push(`${name} has its front over the wall; set it in by ${fi(least)} at least.`);
-    if (v.ceiling !== "none" && d.inward * k - rafter.width * 0.4 < nominalMm(v.ceilingJoist).width + inches(3))
+    if (d.inward + TOLD < least) out.push(`${name} has its front over the wall; set it in by ${fi(least)} at least.`);
+    if (v.ceiling !== "none" && d.inward * k - rafter.width * 0.4 + TOLD < nominalMm(v.ceilingJoist).width + inches(3))
       out.push(`${name} is headed off lower than the ceiling joists; move it further in.`);
     const half = d.width / 2;
     const own = d.rise / 12;
@@ -56,7 +56,7 @@ export function dormerFaults(v: BuildingValues): string[] {
       (d.windowWidth > 0
         ? (v.casings ? nominalMm(v.casing).width : 0) + d.windowHeight + s.thick + s.wall * k + v.fit * 160
         : inches(6));
-    if (d.height < room)
+    if (d.height + TOLD < room)
       out.push(
         `${name}'s front is ${fi(d.height)} high; what stands in it needs ${fi(room)}. Raise it, or make its window lower.`,
       );
@@ -74,16 +74,16 @@ export function dormerFaults(v: BuildingValues): string[] {
         nominalMm(v.fasciaSize).width * Math.hypot(1, own) +
         rafter.width * 0.6 * Math.hypot(1, own) -
         (casing - s.plates - s.thick);
-      if (over < inches(1))
+      if (over + TOLD < inches(1))
         out.push(`${name}'s window is cased up into its barge boards; make it narrower, or its roof steeper.`);
     }
     const depth = (d.height - above + s.plates) / k;
     const least2 = s.wall + 3 * rafter.thickness + inches(6) + (above + s.plates) / k;
-    if (back - d.inward < least2)
+    if (back - d.inward + TOLD < least2)
       out.push(
         `${name} is too low to stand out of its slope: it needs ${fi(least2)} from its front to the roof behind and has ${fi(Math.max(0, depth))}.`,
       );
-    if (d.height < d.overhang * own + rafter.width * Math.hypot(1, own) + inches(6))
+    if (d.height + TOLD < d.overhang * own + rafter.width * Math.hypot(1, own) + inches(6))
       out.push(`${name} is ${fi(d.height)} high; its eaves would lie on the roof. Raise it, or shorten its overhang.`);
     const ridge =
       nominalMm(v.ridge).width +
@@ -97,7 +97,7 @@ export function dormerFaults(v: BuildingValues): string[] {
     v.dormers.slice(0, i).forEach((o, n) => {
       const apart = Math.abs(o.at - d.at) - half - o.width / 2;
       const need = o.overhang + d.overhang + feet(1);
-      if (o.side === d.side && apart < need)
+      if (o.side === d.side && apart + TOLD < need)
         out.push(`Dormers ${n + 1} and ${i + 1} stand ${fi(Math.max(0, apart))} apart; their eaves need ${fi(need)}.`);
       // one rafter runs over both slopes
       const across2 = [d.at - half, d.at + half].some((a) =>
@@ -112,7 +112,7 @@ export function dormerFaults(v: BuildingValues): string[] {
         );
     });
     v.roofHoles.forEach((h, n) => {
-      if (h.side === d.side && Math.abs(h.at - d.at) < half + h.width / 2 + v.rafterSpacing + feet(1))
+      if (h.side === d.side && Math.abs(h.at - d.at) + TOLD < half + h.width / 2 + v.rafterSpacing + feet(1))
         out.push(
           `Chimney ${n + 1} and dormer ${i + 1} want the same rafters; move them ${fi(half + h.width / 2 + v.rafterSpacing + feet(1))} apart.`,
         );

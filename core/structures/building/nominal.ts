@@ -3,6 +3,8 @@ import { feet, inches, printFeetInches } from "../../units";
 import { type BuildingValues } from "./parameters";
 
 export const fi = (mm: number): string => printFeetInches(mm);
+/** Sizes are told to the nearest sixteenth of an inch: what is told to do is taken as enough, prototype mm. */
+export const TOLD = inches(1 / 32);
 
 export const isHip = (v: BuildingValues): boolean => v.roof === "hip" || v.roof === "hipdeck";
 

@@ -1,6 +1,6 @@
 import { nominalMm } from "../../lumber";
 import { inches } from "../../units";
-import { fi, hasOwnFeet, headerDepth, wallOfPart, wallSizes, feetOf } from "./nominal";
+import { fi, TOLD, hasOwnFeet, headerDepth, wallOfPart, wallSizes, feetOf } from "./nominal";
 import { roughOpening } from "./openings";
 import { SIDES, type BuildingValues } from "./parameters";
 
@@ -36,7 +36,7 @@ export function openingFaults(v: BuildingValues, ratio = 160): string[] {
           `${name(i)} leaves no rough opening: its casting of ${fi(o.width)} by ${fi(o.height)} is hidden by its flange of ${fi(o.lap)}.`,
         );
       const [a, b] = [o.at - r.width / 2, o.at + r.width / 2];
-      if (a < corner || b > length - corner)
+      if (a + TOLD < corner || b - TOLD > length - corner)
         out.push(
           `${name(i)} in the ${side} wall reaches from ${fi(a)} to ${fi(b)}; between the corners there is room from ${fi(corner)} to ${fi(length - corner)}.`,
         );
@@ -52,7 +52,7 @@ export function openingFaults(v: BuildingValues, ratio = 160): string[] {
         );
       const least =
         Math.max(0, up) + s.thick + Math.max(casing, v.framing === "posts" ? nominalMm(v.girt).thickness : s.thick);
-      if (o.kind === "window" && r.sill < least)
+      if (o.kind === "window" && r.sill + TOLD < least)
         out.push(
           `${name(i)} in the ${side} wall begins at ${fi(r.sill)}; a window needs ${fi(least)} for its sill over the sole. Raise it, or make it a door.`,
         );

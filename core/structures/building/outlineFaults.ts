@@ -1,7 +1,7 @@
 import { nominalMm } from "../../lumber";
 import { polygonArea, type Vec2 } from "../../geometry";
 import { feet, inches } from "../../units";
-import { fi } from "./nominal";
+import { fi, TOLD } from "./nominal";
 import type { BuildingValues } from "./parameters";
 
 /** Why corners do not go round a floor, a sentence each. Prototype mm. */
@@ -19,7 +19,7 @@ export function outlineFaults(v: BuildingValues): string[] {
     const b = p[(i + 1) % n]!;
     const least = nominalMm(v.joist).width + inches(4);
     const long = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    if (long < least)
+    if (long + TOLD < least)
       out.push(
         `Corners ${i + 1} and ${((i + 1) % n) + 1} are ${fi(long)} apart; a rim between them needs ${fi(least)}.`,
       );

@@ -156,7 +156,7 @@ export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor, lifts
         edges.some((e) => e !== m.first && e !== m.last && meets(e))
       )
         return;
-      const id = `${f.root}/joist/${n}${k > 0 ? "bcdef"[k - 1] : ""}`;
+      const id = `${f.root}/joist/${n}${k > 0 ? ("bcdef"[k - 1] ?? `-${k + 1}`) : ""}`;
       b.stick({
         id,
         assembly: f.root,

@@ -1,6 +1,17 @@
 import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-import { eaveSide, fi, hasGables, hasSoffit, hasTrusses, isHip, ridgeBelowPlates, sloped, wallOf } from "./nominal";
+import {
+  eaveSide,
+  fi,
+  TOLD,
+  hasGables,
+  hasSoffit,
+  hasTrusses,
+  isHip,
+  ridgeBelowPlates,
+  sloped,
+  wallOf,
+} from "./nominal";
 import { trussFaults } from "./trussFaults";
 import type { BuildingValues } from "./parameters";
 
@@ -20,28 +31,30 @@ export function roofFaults(v: BuildingValues): string[] {
       return void out.push(
         `Chimney ${i + 1} stands on the ${h.side} side, which has no slope; choose a side with an eave.`,
       );
-    const half = h.width / 2 + v.rafterSpacing;
-    if (h.at - half < 0 || h.at + half > length)
+    // the rafter that the lookouts run back to is not headed off
+    const lookouts = hasGables(v) && v.gableOverhang > 0 ? 2 * nominalMm(v.rafter).thickness : 0;
+    const half = h.width / 2 + v.rafterSpacing + lookouts;
+    if (h.at - half < 0 || h.at + half - TOLD > length)
       out.push(
         `Chimney ${i + 1} is too near the end of its slope: from the ${h.side} wall's corners it needs ${fi(half)}.`,
       );
     const under = (h.inward - h.length / 2) * (v.rise / 12) - rafterDepth;
-    if (v.ceiling !== "none" && under < nominalMm(v.ceilingJoist).width + inches(3))
+    if (v.ceiling !== "none" && under + TOLD < nominalMm(v.ceilingJoist).width + inches(3))
       out.push(`Chimney ${i + 1} is headed off lower than the ceiling joists; move it further in.`);
-    if (v.flashing && h.inward - h.length / 2 - v.flashWidth < -v.overhang)
+    if (v.flashing && h.inward - h.length / 2 - v.flashWidth + TOLD < -v.overhang)
       out.push(
         `The flashing of chimney ${i + 1} hangs over the eave; move the chimney in, or make the flashing narrower.`,
       );
-    if (h.inward - h.length / 2 < nominalMm(v.stud).width + inches(4))
+    if (h.inward - h.length / 2 + TOLD < nominalMm(v.stud).width + inches(4))
       out.push(`Chimney ${i + 1} reaches over the wall; move it in.`);
   });
   if (hasTrusses(v)) out.push(...trussFaults(v));
   const fascia = v.fascia === "board" ? nominalMm(v.fasciaSize).thickness : 0;
-  if (v.overhang < fascia + (fascia > 0 ? inches(1) : 0))
+  if (v.overhang + TOLD < fascia + (fascia > 0 ? inches(1) : 0))
     out.push(
       `An overhang of ${fi(v.overhang)} leaves no tail behind a fascia; make it at least ${fi(fascia + inches(1))}, or leave the tails bare.`,
     );
-  if (hasSoffit(v) && v.overhang < fascia + inches(6))
+  if (hasSoffit(v) && v.overhang + TOLD < fascia + inches(6))
     out.push(
       `An overhang of ${fi(v.overhang)} leaves no room for a soffit; make it at least ${fi(fascia + inches(6))}.`,
     );
@@ -54,7 +67,7 @@ export function roofFaults(v: BuildingValues): string[] {
       out.push(
         `A monitor ${fi(v.monitorWidth)} wide leaves no roof beside it on ${fi(across)}; make it at most ${fi(across - feet(4))}.`,
       );
-    if (long - 2 * v.monitorInset < 3 * v.rafterSpacing)
+    if (long - 2 * v.monitorInset + TOLD < 3 * v.rafterSpacing)
       out.push(
         `A monitor ${fi(long - 2 * v.monitorInset)} long stands on too few rafters ${fi(v.rafterSpacing)} apart; it needs ${fi(3 * v.rafterSpacing)}.`,
       );
@@ -69,7 +82,7 @@ export function roofFaults(v: BuildingValues): string[] {
       out.push(
         `A monitor ${fi(v.monitorHeight)} high has its eaves on the main roof; raise it, or shorten the overhang.`,
       );
-    if (v.monitorInset < v.gableOverhang + inches(6))
+    if (v.monitorInset + TOLD < v.gableOverhang + inches(6))
       out.push(
         `The monitor's own overhang of ${fi(v.gableOverhang)} would pass the gables; set it in by ${fi(v.gableOverhang + inches(6))}.`,
       );
@@ -90,7 +103,7 @@ export function roofFaults(v: BuildingValues): string[] {
       out.push(
         `A deck ${fi(v.deckWidth)} wide leaves no slopes on ${fi(across)}; make it at most ${fi(across - feet(3))}.`,
       );
-    if (v.roof === "hipdeck" && v.deckWidth < inches(18))
+    if (v.roof === "hipdeck" && v.deckWidth + TOLD < inches(18))
       out.push(`A deck ${fi(v.deckWidth)} wide is no deck; make it at least ${fi(inches(18))}, or take a hip roof.`);
     if (nominalMm(v.hipRafter).width < rafter.width)
       out.push(

@@ -1,6 +1,6 @@
 import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-import { eaveSide, fi } from "./nominal";
+import { eaveSide, fi, TOLD } from "./nominal";
 import type { BuildingValues } from "./parameters";
 
 /** What a roof's trusses do not go together with. */
@@ -15,11 +15,11 @@ export function trussFaults(v: BuildingValues): string[] {
   const sizes = [v.tieBeam, v.principal, v.kingPost].map(nominalMm);
   const room = v.rafterSpacing - nominalMm(v.rafter).thickness - inches(1);
   const thick = Math.max(...sizes.map((s) => s.thickness));
-  if (room < thick)
+  if (room + TOLD < thick)
     out.push(
       `Rafters ${fi(v.rafterSpacing)} apart leave ${fi(Math.max(0, room))} between them for trusses ${fi(thick)} thick; space them further apart.`,
     );
-  if (long < 2 * v.rafterSpacing + feet(2))
+  if (long + TOLD < 2 * v.rafterSpacing + feet(2))
     out.push(`A roof ${fi(long)} long has no room for a truss between its gables.`);
   const k = v.rise / 12;
   const stretch = Math.hypot(1, k);
@@ -41,7 +41,7 @@ export function trussFaults(v: BuildingValues): string[] {
     out.push(
       `Between the queen posts' heads and the tie beam there is no room for a straining beam of ${v.strainingBeam}: set the posts further in, or take a lighter one.`,
     );
-  if (across < least)
+  if (across + TOLD < least)
     out.push(
       `${queens ? "Queen" : "King"}-post trusses of these timbers at ${v.rise} in 12 need a building ${fi(least)} wide, and it is ${fi(across)}: make it wider, steeper, or the timbers lighter.`,
     );
@@ -52,11 +52,11 @@ export function trussFaults(v: BuildingValues): string[] {
   if (nominalMm(v.purlin).width > sizes[1]!.width)
     out.push(`Purlins of ${v.purlin} are deeper than the principals of ${v.principal} that they meet.`);
   v.roofHoles.forEach((h, i) => {
-    if ((h.inward - h.length / 2) * k < sizes[0]!.width + nominalMm(v.rafter).width * 0.4 + inches(3))
+    if ((h.inward - h.length / 2) * k + TOLD < sizes[0]!.width + nominalMm(v.rafter).width * 0.4 + inches(3))
       out.push(`Chimney ${i + 1} is headed off lower than the tie beams; move it further in.`);
     for (let n = 1; n <= v.purlins; n++) {
       const at = heel + ((face - heel) * n) / (v.purlins + 1);
-      if (Math.abs(h.inward - at) < h.length / 2 + nominalMm(v.purlin).thickness + inches(3))
+      if (Math.abs(h.inward - at) + TOLD < h.length / 2 + nominalMm(v.purlin).thickness + inches(3))
         out.push(
           `Chimney ${i + 1} stands where purlin ${n} runs, ${fi(at)} in from the wall; move it up or down the slope.`,
         );

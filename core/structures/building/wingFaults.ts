@@ -1,6 +1,6 @@
 import { nominalMm } from "../../lumber";
 import { feet, inches } from "../../units";
-import { eaveSide, fi, sloped, wallOf, wallSizes, ridgeBelowPlates } from "./nominal";
+import { eaveSide, fi, TOLD, sloped, wallOf, wallSizes, ridgeBelowPlates } from "./nominal";
 import { roughOpening } from "./openings";
 import { type BuildingValues } from "./parameters";
 
@@ -9,7 +9,7 @@ export function wingFaults(v: BuildingValues): string[] {
   const s = wallSizes(v);
   v.wings.forEach((w, i) => {
     if (w.kind === "platform" || w.kind === "canopy") {
-      if (w.kind === "canopy" && w.depth < feet(3))
+      if (w.kind === "canopy" && w.depth + TOLD < feet(3))
         out.push(`Canopy ${i + 1} is ${fi(w.depth)} deep; its brackets need at least ${fi(feet(3))}.`);
       return;
     }
@@ -20,9 +20,9 @@ export function wingFaults(v: BuildingValues): string[] {
         `${wing} stands from ${fi(w.at)} to ${fi(w.at + w.length)} of a ${w.side} wall ${fi(wall.length)} long; keep it between its corners.`,
       );
     if (w.kind === "bay") return void out.push(...bayFaults(v, w, wing, wall));
-    if (Math.min(w.length, w.depth) < 6 * s.wall)
+    if (Math.min(w.length, w.depth) + TOLD < 6 * s.wall)
       out.push(`${wing} is ${fi(w.length)} by ${fi(w.depth)}; it has no room inside walls of ${fi(s.wall)}.`);
-    if (w.height < s.plates + s.thick + inches(18))
+    if (w.height + TOLD < s.plates + s.thick + inches(18))
       out.push(`${wing} has plates at ${fi(w.height)}; make them at least ${fi(s.plates + s.thick + inches(18))}.`);
     if (w.kind === "gable" && ridgeBelowPlates(v, w.length / 2, v.rise) > 0)
       out.push(
@@ -34,7 +34,7 @@ export function wingFaults(v: BuildingValues): string[] {
     const level = Math.abs(w.height - wall.top) < 1e-6;
     if (w.kind === "gable" && level && (v.roof === "gable" || v.roof === "saltbox") && eaveSide(v, w.side)) {
       const room = inches(6) + nominalMm(v.hipRafter).thickness * 2 + v.overhang;
-      if (w.at < room || w.at + w.length > wall.length - room)
+      if (w.at + TOLD < room || w.at + w.length - TOLD > wall.length - room)
         out.push(
           `${wing} meets the main roof in valleys, which need ${fi(room)} of eave on both sides; move it from the corner, or lower its plates so that it ends against the wall.`,
         );
@@ -48,7 +48,7 @@ export function wingFaults(v: BuildingValues): string[] {
         v.gableOverhang > 0
           ? Math.max(feet(1), v.rafterSpacing + nominalMm(v.hipRafter).thickness * 2 + inches(4))
           : feet(1);
-      if (lo < end || hi > wall.length - end)
+      if (lo + TOLD < end || hi - TOLD > wall.length - end)
         out.push(
           `${wing}'s long valley would meet the main ridge past its end, or among the lookouts there; move the wing by ${fi(Math.max(end - lo, hi - wall.length + end))}.`,
         );
@@ -98,7 +98,7 @@ export function wingFaults(v: BuildingValues): string[] {
       );
     if (w.kind === "canopy" && w.height > eave)
       out.push(`Canopy ${i + 1} at ${fi(w.height)} would run into the eaves; keep it below ${fi(eave)}.`);
-    if (w.kind === "canopy" && w.height - w.depth < inches(18))
+    if (w.kind === "canopy" && w.height - w.depth + TOLD < inches(18))
       out.push(
         `Canopy ${i + 1} is ${fi(w.depth)} deep and ${fi(w.height)} high; its brackets would reach the floor. Raise it or make it less deep.`,
       );
@@ -113,7 +113,12 @@ export function wingFaults(v: BuildingValues): string[] {
       if (w.kind === "platform" && o.kind !== "platform" && o.kind !== "canopy" && o.side === w.side)
         return void out.push(...aroundFaults(w, `Platform ${i + 1}`, o, `wing ${n + 1}`));
       const [a, c] = [planOf(v, w), planOf(v, o)];
-      if (a[0] < c[2] + room && c[0] < a[2] + room && a[1] < c[3] + room && c[1] < a[3] + room)
+      if (
+        a[0] + TOLD < c[2] + room &&
+        c[0] + TOLD < a[2] + room &&
+        a[1] + TOLD < c[3] + room &&
+        c[1] + TOLD < a[3] + room
+      )
         out.push(
           `${w.kind === "platform" ? "Platform" : "Canopy"} ${i + 1} and wing ${n + 1} stand in each other; part them by ${fi(room)}.`,
         );
@@ -125,7 +130,7 @@ export function wingFaults(v: BuildingValues): string[] {
       if (a.side !== b.side) return;
       const gap = Math.max(a.at, b.at) - Math.min(a.at + a.length, b.at + b.length);
       const need = 2 * v.overhang + feet(1);
-      if (gap < need)
+      if (gap + TOLD < need)
         out.push(
           `Two wings against the ${a.side} wall are ${fi(Math.max(0, gap))} apart; their eaves need ${fi(need)}.`,
         );
@@ -148,7 +153,7 @@ function aroundFaults(
   if (c <= w.at || a >= w.at + w.length) return [];
   const out: string[] = [];
   for (const strip of [a - w.at, w.at + w.length - c, w.depth - o.depth - edge])
-    if (strip > 0 && strip < LEAST_STRIP)
+    if (strip > 0 && strip + TOLD < LEAST_STRIP)
       out.push(
         `${platform} leaves a strip of ${fi(strip)} along ${wing}, too narrow for joists; let it end at the wing, or give it ${fi(LEAST_STRIP)}.`,
       );
@@ -171,21 +176,21 @@ function bayFaults(
   const half = Math.tan(angle / 2);
   const above = nominalMm(v.rafter).width * Math.hypot(1, k);
   const room = v.bayOverhang / Math.sin(angle) + inches(6);
-  if (w.at < room || w.at + w.length > wall.length - room)
+  if (w.at + TOLD < room || w.at + w.length - TOLD > wall.length - room)
     out.push(`${name} has its eaves past the corner; keep it ${fi(room)} from both.`);
   // the hips meet the main wall nearer to the middle than the front's corners
   const flat = w.length - 2 * (w.depth / Math.tan(angle) + w.depth * half);
   const least = inches(14) + 2 * nominalMm(v.hipRafter).thickness;
-  if (flat < least)
+  if (flat + TOLD < least)
     out.push(
       `${name} is ${fi(w.length)} wide and ${fi(w.depth)} deep; the hips of its roof would meet. Make it ${fi(w.length + least - flat)} wide, or less deep.`,
     );
   const side = w.depth / Math.sin(angle) - s.wall / Math.tan(angle) - s.wall * half;
-  if (side < 4 * s.thick)
+  if (side + TOLD < 4 * s.thick)
     out.push(
       `${name}'s sides have no room for their studs; make it deeper by ${fi((4 * s.thick - side) * Math.sin(angle))}.`,
     );
-  if (w.height < s.plates + s.thick + inches(18))
+  if (w.height + TOLD < s.plates + s.thick + inches(18))
     out.push(`${name} has plates at ${fi(w.height)}; make them at least ${fi(s.plates + s.thick + inches(18))}.`);
   const peak = w.height + above + w.depth * k;
   const under =
@@ -229,9 +234,9 @@ function crossedOpenings(v: BuildingValues, w: BuildingValues["wings"][number], 
     const [p, q] = [o.at - r.width / 2 - room, o.at + r.width / 2 + room];
     const inside = p > a + s.wall && q < b - s.wall;
     const beside = q < a || p > b;
-    if (!inside && !beside && r.sill - room < w.height + above)
+    if (!inside && !beside && r.sill - room + TOLD < w.height + above)
       return [`Opening ${n + 1} in the ${o.wall} wall is crossed by a wall of wing ${i + 1}; move one of them.`];
-    if (p < b + out && q > a - out && r.head + room > low && r.sill - room < high)
+    if (p + TOLD < b + out && q - TOLD > a - out && r.head + room - TOLD > low && r.sill - room + TOLD < high)
       return [
         `Opening ${n + 1} in the ${o.wall} wall is crossed by the roof of wing ${i + 1}; move one of them, or lower the wing's plates.`,
       ];

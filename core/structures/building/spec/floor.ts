@@ -80,7 +80,7 @@ export const floorSpec = {
     group: floor,
     label: "Corners of an irregular outline",
     noun: "corner",
-    most: 16,
+    most: 48,
     def: [],
     help: "Of a floor alone, one after another round it, as measured inside a shell; none makes it a rectangle.",
     columns: {

@@ -1,4 +1,4 @@
-import { feet } from "../../../units";
+import { feet, inches } from "../../../units";
 import { choice, length, numeric, section } from "../../spec";
 import { options, span } from "./shared";
 
@@ -37,7 +37,7 @@ export const foundationSpec = {
     group: foundation,
     label: "Floor over the ground",
     def: feet(3),
-    ...span(feet(1), feet(30), [feet(1), feet(10)]),
+    ...span(inches(2), feet(30), [feet(1), feet(10)]),
     help: "At the left front corner.",
   }),
   groundFall: numeric({
