@@ -221,7 +221,6 @@ describe("what cannot be, and what is unusual", () => {
     expect(says({ roof: "gambrel", rise: 6, upperRise: 8 })).toMatch(/upper slope is the flatter one/);
     expect(says({ fascia: "board", overhang: feet(0) })).toMatch(/leaves no tail behind a fascia/);
     expect(says({ stud: "2y4" })).toMatch(/“2y4”, which is no nominal size/);
-    expect(says({ framing: "none" })).toMatch(/A floor alone carries no roof/);
   });
   const remarks = (over: Partial<BuildingValues>): string =>
     buildingRemarks(values(over))
@@ -357,6 +356,28 @@ describe("fitting into the spot", () => {
 });
 
 const SEED = 20261125;
+describe("a floor alone", () => {
+  it("is framed without walls and roof whatever was asked of them before, and keeps its platforms", () => {
+    const platform = { kind: "platform", side: "front", at: 0, length: feet(10), depth: feet(5), height: 0 };
+    const lean = { ...platform, kind: "lean", height: feet(6), side: "back" };
+    const v = {
+      ...building.initial(),
+      framing: "none",
+      roof: "hip",
+      wings: [lean, platform],
+      floor: "none",
+      loft: true,
+    };
+    expect(building.check(v, ctx)).toEqual([]);
+    const { faults, resolved } = faultsOf(building.frame(v, ctx));
+    expect(faults).toEqual([]);
+    const roles = new Set(resolved.sticks.map((k) => k.member.role));
+    for (const role of ["stud", "common rafter", "top plate", "casing"]) expect(roles.has(role), role).toBe(false);
+    expect(resolved.sticks.filter((k) => k.member.role === "plank").length).toBeGreaterThan(20);
+    expect(resolved.sticks.some((k) => k.id.startsWith("t/platform"))).toBe(true);
+  });
+});
+
 describe(`any building (seed ${SEED})`, () => {
   it("stands sound, its studs and openings where a formula of its own says", { timeout: 180_000 }, () => {
     let [floors, roofs] = [0, 0];

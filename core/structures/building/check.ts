@@ -164,15 +164,7 @@ function nominalFaults(v: BuildingValues): string[] {
     out.push(
       `Walls of ${fi(v.wallHeight)} leave no room between sole and plate; make them at least ${fi(s.plates + s.thick + inches(18))}.`,
     );
-  if (v.framing === "none") {
-    if (v.roof !== "none") out.push("A floor alone carries no roof: give it walls, or set the roof to none.");
-    if (v.openings.length > 0)
-      out.push("A floor alone has no walls for its openings; take them out, or give it walls.");
-    if (v.wings.length > 0)
-      out.push("A floor alone has no walls for wings to stand against; take them out, or give it walls.");
-    if (v.outline.length > 0) out.push(...outlineFaults(v));
-    if (v.floor !== "under") out.push("A floor alone needs its floor: set it to framed under the walls.");
-  }
+  if (v.framing === "none" && v.outline.length > 0) out.push(...outlineFaults(v));
   v.stairs.forEach((x, i) => {
     v.wings.forEach((w, n) => {
       const beside = x.at + x.width / 2 <= w.at || x.at - x.width / 2 >= w.at + w.length;
@@ -225,16 +217,6 @@ function nominalFaults(v: BuildingValues): string[] {
       );
     if (v.wallBrace === "inside")
       out.push("Braces on the inside of the walls stand where partitions meet them; let them in.");
-  });
-  v.unseenRooms.forEach((r, i) => {
-    const rooms = r.part === 0 ? v.partitions.length + 1 : 1;
-    const wing = v.wings[r.part - 1];
-    if (r.part > 0 && (!wing || (wing.kind !== "gable" && wing.kind !== "lean")))
-      out.push(`Unseen room ${i + 1} is in wing ${r.part}, which has no rooms; choose 0 for the main part.`);
-    else if (r.room > rooms)
-      out.push(
-        `Unseen room ${i + 1} is room ${r.room}, and ${r.part === 0 ? "the main part" : `wing ${r.part}`} has ${rooms}: choose one of them, or add a partition.`,
-      );
   });
   if (v.loft && v.framing !== "none") {
     const deep = nominalMm(v.joist).width + nominalMm(v.plank).thickness;

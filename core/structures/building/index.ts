@@ -1,4 +1,4 @@
-import type { StructureKind } from "../kind";
+import type { Params, StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
 import { buildsOf } from "./builds";
 import { buildingFollow } from "./follow";
@@ -6,6 +6,7 @@ import { aboutStick } from "./about";
 import { buildingRow } from "./newRows";
 import { reachRemarks } from "./reach";
 import { unseenSticks } from "./unseen";
+import { counting } from "./floorAlone";
 import { buildingCheck } from "./check";
 import { buildingRemarks } from "./remarks";
 import { buildingShown } from "./shown";
@@ -37,33 +38,32 @@ const ROOFS: Readonly<Record<BuildingValues["roof"], string>> = {
   hipdeck: "hip roof with a deck",
   flat: "flat roof",
 };
+const of = (p: Params): BuildingValues => counting(p as BuildingValues);
+
 /** Framed buildings and sheds: floor, walls of studs or of posts and girts, roof, what covers them, wings and platforms. */
 export const building: StructureKind = {
   id: "building",
   name: "Framed building",
-  version: 2,
+  version: 3,
   spec: buildingSpec,
   Params: BuildingParams,
   home: "side",
   initial: () => ({ ...defaultsOf(buildingSpec) }),
   starts: BUILDING_STARTS,
-  check: (p, context) => buildingCheck(p as BuildingValues, context),
+  check: (p, context) => buildingCheck(of(p), context),
   shown: (p, path) => buildingShown(p as BuildingValues, path),
-  frame: (p, ctx) => buildingFrame(p as BuildingValues, ctx),
-  dimensions: (p, ctx) => buildingDimensions(p as BuildingValues, ctx),
+  frame: (p, ctx) => buildingFrame(of(p), ctx),
+  dimensions: (p, ctx) => buildingDimensions(of(p), ctx),
   centreLine: () => undefined,
-  builds: (p, ctx) => buildsOf(buildingLayout(p as BuildingValues, ctx)),
-  remarks: (p, ctx) => [
-    ...buildingRemarks(p as BuildingValues, ctx),
-    ...(ctx ? reachRemarks(p as BuildingValues, ctx.scale) : []),
-  ],
-  notes: (p, noted) => noteRemarks(p as BuildingValues, noted),
+  builds: (p, ctx) => buildsOf(buildingLayout(of(p), ctx)),
+  remarks: (p, ctx) => [...buildingRemarks(of(p), ctx), ...(ctx ? reachRemarks(of(p), ctx.scale) : [])],
+  notes: (p, noted) => noteRemarks(of(p), noted),
   newRow: (p, path) => buildingRow(p as BuildingValues, path),
   follow: (p, path) => buildingFollow(p as BuildingValues, path),
   about: aboutStick,
-  unseen: (p, ctx) => unseenSticks(p as BuildingValues, ctx),
+  unseen: (p, ctx) => unseenSticks(of(p), ctx),
   describe: (p) => {
-    const v = p as BuildingValues;
+    const v = of(p);
     const wings = v.wings.length === 0 ? "" : `, ${v.wings.length} wing${v.wings.length > 1 ? "s" : ""}`;
     return `${v.framing === "posts" ? "Post-and-girt" : "Stud-framed"} building, ${ROOFS[v.roof]}${wings}`;
   },

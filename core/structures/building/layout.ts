@@ -2,6 +2,7 @@ import type { Vec3 } from "../../geometry";
 import { prototype, toModel } from "../../units";
 import type { Context } from "../kind";
 import { type Timber, timberOf } from "../timber";
+import { counting } from "./floorAlone";
 import type { BuildingValues } from "./parameters";
 import type { Placement } from "./place";
 import { mainPart, partitionsOf, wingPart } from "./parts";
@@ -195,7 +196,8 @@ const NAMED: Readonly<Record<Timbers extends infer T ? keyof T : never, keyof Bu
 export const SIZES = Object.values(NAMED);
 
 /** Everything a building's frame, checks, dimensions and jigs share. Errors: stock that is not to be had. */
-export function buildingLayout(v: BuildingValues, ctx: Context): BuildingLayout {
+export function buildingLayout(values: BuildingValues, ctx: Context): BuildingLayout {
+  const v = counting(values);
   const t = Object.fromEntries(
     Object.entries(NAMED).map(([k, name]) => [k, timberOf(String(v[name]), ctx.stock(String(v[name])))]),
   ) as unknown as Timbers;

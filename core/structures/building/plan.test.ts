@@ -299,7 +299,12 @@ describe("seen and unseen", () => {
     const all = framed(over).r.sticks.length;
     expect(unseenSticks(both.v, ctx)).toBe(all - both.r.sticks.length);
     expect(unseenSticks(framed(over).v, ctx)).toBe(0);
-    expect(says({ unseenRooms: [{ part: 0, room: 2 }] })).toMatch(/is room 2, and the main part has 1/);
+    const none = values({ unseenRooms: [{ part: 0, room: 2 }, { part: 3, room: 1 }] }); // prettier-ignore
+    expect(framed(none).r.sticks).toHaveLength(framed({}).r.sticks.length);
+    const said = buildingRemarks(none).filter((r) => r.param === "unseenRooms");
+    expect(said[0]!.text).toMatch(/is room 2, and the main part has 1: nothing is left out for it/);
+    expect(said[1]!.text).toMatch(/is room 1, and there is no wing 3/);
+    expect(said[0]!.fix!.value).toEqual([{ part: 3, room: 1 }]);
   });
   it("says where neither hand nor brush reaches, and builds last what is left off", () => {
     const inside = (over: Partial<BuildingValues>, scale = "HO"): string =>

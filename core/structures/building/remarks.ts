@@ -16,6 +16,7 @@ import {
 } from "./nominal";
 import { crossings } from "./crossings";
 import { tailsShow } from "./formers";
+import { roomRemarks } from "./rooms";
 import { realSizes } from "./realSizes";
 import { buildingSpec, type BuildingValues } from "./parameters";
 import { loftFlight, loftHeadroom } from "./stairs";
@@ -118,6 +119,7 @@ export function buildingRemarks(v: BuildingValues, context?: Context): Remark[] 
     ...unusual(buildingSpec, v, (p) => buildingShown(v, p)),
     ...trackRemarks(v),
     ...crossings(v),
+    ...roomRemarks(v),
     ...cornerRemarks(context ? realSizes(v, context) : v),
   ];
   if (v.loft)
