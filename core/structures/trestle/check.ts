@@ -44,21 +44,11 @@ export function bentCheck(v: BentValues): string[] {
     out.push(
       `The outer posts reach ${fi(reach(lay.sillTop) - lay.sillHalf)} past the ends of the sill. Make the sill at least ${fi(2 * reach(lay.sillTop))} long or take off batter.`,
     );
-  const bearers = [
-    ["cap", v.cap],
-    ["sill", v.sill],
-    ...(v.between !== "sash" && v.stories > 1 ? [["intermediate sill", v.middleSill]] : []),
-  ] as const;
-  for (const [name, size] of bearers)
-    if (nominalMm(size!).thickness < nominalMm(v.post).thickness)
-      out.push(
-        `The posts are thicker (${v.post}) than the ${name} they stand on (${size}), so they would not bear. Give the ${name} at least the posts' thickness.`,
-      );
   const edges = [lay.capUnder, ...lay.levels.map((z) => z), lay.sillTop];
   edges.slice(1).forEach((z, i) => {
     if (edges[i]! - z < 2 * width)
       out.push(
-        `Story ${i + 1} is only ${fi(edges[i]! - z)} high; the stories above it leave too little of the ${fi(v.height)}.`,
+        `Story ${i + 1} ${edges[i]! - z > 0 ? `is only ${fi(edges[i]! - z)} high` : "has no height"}; the stories above it leave too little of the ${fi(v.height)}.`,
       );
   });
   if (v.between === "both" && v.stories > 1 && nominalMm(v.sash).width > nominalMm(v.middleSill).width)
@@ -110,7 +100,30 @@ export function bentShown(v: BentValues, path: string): boolean {
   }
 }
 
-/** Values out of the usual range of their parameter, for every parameter in play. */
+/** What posts stand on or under: the parameter of its size, and how it is called. */
+const bearersOf = (v: BentValues): readonly (readonly ["cap" | "sill" | "middleSill", string])[] => [
+  ["cap", "cap"],
+  ["sill", "sill"],
+  ...(v.between !== "sash" && v.stories > 1 ? [["middleSill", "intermediate sill"] as const] : []),
+];
+/** Posts thicker than what they bear on stand past it on both sides; a prototype's caps and sills are at least as thick. */
+export const thickPosts = (v: BentValues): Remark[] =>
+  bearersOf(v).flatMap(([param, name]): Remark[] => {
+    const [post, bearer] = [nominalMm(v.post), nominalMm(v[param])];
+    if (bearer.thickness >= post.thickness) return [];
+    const wide = v[param].split("×")[1]!;
+    const size = `${v.post.split("×")[0]!}×${wide}`;
+    return [
+      {
+        level: "warning",
+        param,
+        text: `The posts (${v.post}) are thicker than the ${name} (${v[param]}) and bear on ${fi(bearer.thickness)} of their ${fi(post.thickness)}; the rest stands past it. Give the ${name} at least the posts' thickness.`,
+        fix: { label: `Take ${size}`, value: size },
+      },
+    ];
+  });
+
+/** Values out of the usual range of their parameter, for every parameter in play, and posts that stand past what they bear on. */
 export function bentRemarks(v: BentValues): Remark[] {
-  return unusual(bentSpec, v, (p) => bentShown(v, p));
+  return [...unusual(bentSpec, v, (p) => bentShown(v, p)), ...thickPosts(v)];
 }

@@ -1,3 +1,4 @@
+import { nominalMm } from "../../lumber";
 import { type End, type Face, type Frame, type Joint, type Member, type Seat } from "../../frame";
 import type { Vec3 } from "../../geometry";
 import { prototype, toModel, type Model } from "../../units";
@@ -134,6 +135,11 @@ export function bentFrame(v: BentValues, ctx: Context, site: BentSite = ownSite(
   const zTops = [lay.capUnder, ...(solid ? lay.levels : [])];
   const zFeet = [...zTops.slice(1), lay.sillTop];
   const through = !solid || lay.levels.length === 0;
+  // what is thinner by its name than the posts carries the middle of them
+  const bears = (on: string): "face" | "line" => {
+    const size = on === `${root}/cap` ? v.cap : on === `${root}/sill` ? v.sill : v.middleSill;
+    return nominalMm(size).thickness < nominalMm(v.post).thickness ? "line" : "face";
+  };
   const postId = (p: PostLine, story: number): string =>
     through ? `${root}/post/${p.name}` : `${root}/story${story + 1}/post/${p.name}`;
   tops.forEach((top, s) =>
@@ -155,7 +161,7 @@ export function bentFrame(v: BentValues, ctx: Context, site: BentSite = ownSite(
         up: [0, -1, 0],
         seat: ["centre", "centre"],
       });
-      join({ kind: "butt", id: `${id}>head`, a: id, end: 1, b: top, face: "-v", contact: "face", remedy: PROUD });
+      join({ kind: "butt", id: `${id}>head`, a: id, end: 1, b: top, face: "-v", contact: bears(top), remedy: PROUD });
       if (onGround === undefined)
         join({
           kind: "butt",
@@ -164,7 +170,7 @@ export function bentFrame(v: BentValues, ctx: Context, site: BentSite = ownSite(
           end: 0,
           b: feet[s]!,
           face: "+v",
-          contact: "face",
+          contact: bears(feet[s]!),
           remedy: PROUD,
         });
     }),

@@ -54,6 +54,18 @@ export function bulkheads(b: Builder, v: TrestleValues, ctx: Context, l: Trestle
         seat: ["+", side < 0 ? "+" : "-"],
         square: true,
       });
+      // a cap less deep than the planks are wide is not reached: they lie on the stringers' ends
+      if (k === 0)
+        for (const m of b.members.filter((x) => x.role === "stringer"))
+          b.join({
+            kind: "bearing",
+            id: `${m.id}>${id}`,
+            a: m.id,
+            b: id,
+            aFace: side < 0 ? "end0" : "end1",
+            bFace: side < 0 ? "-w" : "+w",
+            contact: "gap",
+          });
       if (k > 0)
         b.join({
           kind: "bearing",

@@ -5,7 +5,7 @@ import { timberOf } from "../timber";
 import { bentCheck, bentShown } from "../trestle/check";
 import { bentLayout, postAt } from "../trestle/layout";
 import type { BentValues } from "../trestle/parameters";
-import { bentValues, footingHeight, groundAt, LEAST_POST, pileStrip, radiusOf, stationsOf } from "./layout";
+import { bentValues, footingHeight, groundAt, LEAST_POST, radiusOf, stationsOf } from "./layout";
 import { trestleSpec, type TrestleValues } from "./parameters";
 
 const fi = (mm: number): string => printFeetInches(mm);
@@ -23,6 +23,7 @@ const SIZES = [
 ] as const;
 /** Most bents that are framed at once: a line as long as that is several trestles. */
 const MOST_BENTS = 400;
+type Size = ReturnType<typeof nominalMm>;
 /** How far a bent of round piles may be skewed for braces to lie on the flats that are dressed for them square to it, degrees. Common practice. */
 const ROUND_SKEW = 15;
 /** The highest timber that is had in one piece, nominal inches. */
@@ -116,8 +117,17 @@ export function trestleCheck(v: TrestleValues, context?: Context): string[] {
       `Bent ${at + 1} would be ${fi(lowest)} high; the least is ${fi(least)}. ${v.groundBy === "profile" ? "Lower the ground there, or move the end of the trestle." : "Give it more height."}`,
     );
   }
-  if (v.bentKind === "pile" && nominalMm(pileStrip(v.pileSize)).width > nominalMm(v.cap).thickness)
-    out.push(`Piles of ${v.pileSize} are wider than the cap (${v.cap}) they carry.`);
+  const [sill, post, girt] = [v.middleSill, v.post, v.girt].map(nominalMm) as [Size, Size, Size];
+  if (
+    v.bentKind === "framed" &&
+    v.between === "solid" &&
+    v.girts !== "none" &&
+    sill.thickness < post.thickness &&
+    girt.width > sill.width
+  )
+    out.push(
+      `Girts of ${v.girt} end on intermediate sills (${v.middleSill}) and reach past them, where the posts (${v.post}) stand further out: take sills as thick as the posts, or girts no deeper than the sills.`,
+    );
   if (
     v.bentKind === "pile" &&
     v.braces !== "none" &&

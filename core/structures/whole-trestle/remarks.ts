@@ -1,13 +1,15 @@
-import { model, printFeetInches, printMm, printNumber } from "../../units";
+import { feet, model, printFeetInches, printMm, printNumber } from "../../units";
 import type { Context, Remark } from "../kind";
 import { unusual } from "../unusual";
 import { trestleShown } from "./check";
-import { trestleLayout } from "./layout";
+import { thickPosts } from "../trestle/check";
+import { bentValues, trestleLayout } from "./layout";
 import { trestleSpec, type TrestleValues } from "./parameters";
 
 /** What is unusual or wants a second look; with a context also what the model's plies and ground have to say. */
 export const trestleRemarks = (v: TrestleValues, context?: Context): Remark[] => [
   ...unusual(trestleSpec, v, (p) => trestleShown(v, p)),
+  ...thickPosts(bentValues(v, feet(20))).filter((r) => v.bentKind === "framed" || r.param === "cap"),
   ...(context ? [...stiffPlies(v, context), ...beyondGround(v, context)] : []),
 ];
 
