@@ -21,6 +21,7 @@ import { longSheets } from "./longSheets";
 import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
 import { spotFindings } from "./spotFindings";
+import { thinSticks } from "./thinSticks";
 
 export type Level = "fault" | "warning" | "remark";
 /** Something a person should know: the sentence with its numbers, where it is, and what can be done. */
@@ -56,6 +57,7 @@ export function findings(d: Design): Finding[] {
     ...lengthFindings(d),
     ...spotFindings(d),
     ...smallPieces(d),
+    ...thinSticks(d),
     ...longSheets(d),
     ...drawingNotes(d),
     ...measuredAnew(d),

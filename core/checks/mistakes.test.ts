@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import "../structures/all";
 import { designOf, emptyJob, newStructure, type JobDoc } from "../job";
-import { feet, inches } from "../units";
+import { feet, inches, scaleOf } from "../units";
 import { findings, type Finding } from ".";
 
 type Values = Record<string, unknown>;
@@ -32,6 +32,13 @@ const curve = {
   stringerSet: "laminated",
   laminations: 3,
 };
+const platform = { kind: "platform", side: "front", at: 0, length: feet(24), depth: feet(8), height: inches(-6) };
+const bay = { kind: "bay", side: "front", at: feet(6), length: feet(12), depth: feet(3), height: feet(8) };
+const stair = { side: "front", at: feet(6), out: feet(8), width: feet(4), level: inches(-6), tread: inches(10), riser: inches(7.5) }; // prettier-ignore
+const inScale = (id: string, values: Values): JobDoc => {
+  const doc = job("building", building(values));
+  return { ...doc, brief: { ...doc.brief, scale: { id, ratio: scaleOf(id).ratio } } };
+};
 const CASES: readonly Case[] = [
   {
     name: "4: a wall that does not meet its corner post",
@@ -46,6 +53,48 @@ const CASES: readonly Case[] = [
     words: /^The wall sheet \w+ is 34\d mm long; sheets are usually sold 305 mm long\./,
     level: "warning",
     mended: job("building", building({ length: feet(80), seenBack: false })),
+  },
+  {
+    name: "10: a platform too narrow to pass on",
+    bad: job("building", building({ wings: [{ ...platform, depth: feet(3) }] })),
+    words: /^Platform 1 is 3′-0″ deep: people and carts do not pass on less than 5′-0″\.$/,
+    level: "remark",
+    mended: job("building", building({ wings: [platform] })),
+  },
+  {
+    name: "10: a platform too narrow before the bay that stands in it",
+    bad: job("building", building({ wallHeight: feet(13), wings: [{ ...platform, depth: feet(6) }, bay] })),
+    words: /^Platform 1 is 3′-0″ deep before what stands in it: people and carts do not pass on less than 5′-0″\.$/,
+    level: "remark",
+    mended: job("building", building({ wallHeight: feet(13), wings: [{ ...platform, depth: feet(8) }, bay] })),
+  },
+  {
+    name: "11: braces where the walls are lined",
+    bad: job("building", building({ wallBrace: "inside", lined: true })),
+    words: /^Braces on the inside of the walls stand where they are lined; let them in, or leave them out\.$/,
+    level: "fault",
+    mended: job("building", building({ wallBrace: "letin", lined: true })),
+  },
+  {
+    name: "15: a stair that lands under its platform",
+    bad: job("building", building({ wings: [platform], stairs: [{ ...stair, level: -feet(1) }] })),
+    words: /^Stair 1 lands 0′-6″ under platform 1\.$/,
+    level: "warning",
+    mended: job("building", building({ wings: [platform], stairs: [stair] })),
+  },
+  {
+    name: "15: a stair that ends before its platform",
+    bad: job("building", building({ wings: [platform], stairs: [{ ...stair, out: feet(9.5) }] })),
+    words: /^Stair 1 ends 9′-6″ from the front wall, where nothing is: platform 1 reaches 8′-0″ out\.$/,
+    level: "warning",
+    mended: job("building", building({ wings: [platform], stairs: [stair] })),
+  },
+  {
+    name: "15: a stair that lands over the floor of the door it leads to",
+    bad: job("building", building({ stairs: [{ ...stair, out: 0, level: inches(4) }] })),
+    words: /^Stair 1 lands 0′-4″ over the floor\.$/,
+    level: "warning",
+    mended: job("building", building({ stairs: [{ ...stair, out: 0, level: 0 }] })),
   },
   {
     name: "18: a car that meets the wall on a curve",
@@ -77,6 +126,22 @@ const CASES: readonly Case[] = [
     mended: job("building", building({ wallHeight: feet(9), roof: "flat", parapet: feet(3), openings: [window_] })),
   },
   {
+    name: "23: an inside that neither hand nor brush reaches",
+    bad: job("building", building({ interior: true })),
+    words:
+      /^The inside is seen, and with the last wall on neither brush nor hand reaches it: leave the roof or a wall off until it is done, or let the roof lift off\.$/,
+    level: "remark",
+    mended: job("building", building({ interior: true, leftOff: "roof" })),
+  },
+  {
+    name: "26: strips thinner than material stands",
+    bad: inScale("N", { siding: "horizontal", sidingBoard: "1×6" }),
+    words:
+      /^\d+ sticks of 1×6 are 0\.16 mm thick: under 0\.25 mm wood splits at a touch and styrene goes soft under glue\./,
+    level: "remark",
+    mended: inScale("O", { siding: "horizontal", sidingBoard: "1×6" }),
+  },
+  {
     name: "27: a structure larger than its spot",
     bad: job("building", building({}), { spotLength: 60, spotDepth: 40 }),
     words: /^It takes \d+ mm × \d+ mm with all that overhangs; the spot of the brief is 60 mm × 40 mm\./,
@@ -104,6 +169,13 @@ const CASES: readonly Case[] = [
       /^Openings 1 and 2 in the front wall have their sills 0′-2″ apart: less than a board looks like a mistake\.$/,
     level: "remark",
     mended: job("building", building({ openings: [window_, { ...window_, at: feet(16) }] })),
+  },
+  {
+    name: "34: sticks shorter than can be held",
+    bad: job("trestle", { groundBy: "heights", heights: [feet(20)], length: feet(30), corbels: true, corbelLength: inches(6), corbel: "4×4" }), // prettier-ignore
+    words: /^\d+ sticks are shorter than 2 mm \(.*\), the shortest [\d.]+ mm: nick each off the end of a longer strip/,
+    level: "remark",
+    mended: job("trestle", { groundBy: "heights", heights: [feet(20)], length: feet(30), corbels: true, corbelLength: feet(4), bulkheads: false }), // prettier-ignore
   },
   {
     name: "31: heads that do not line up",

@@ -16,6 +16,7 @@ import {
 } from "./nominal";
 import { crossings } from "./crossings";
 import { tailsShow } from "./formers";
+import { landingRemarks } from "./landings";
 import { roomRemarks } from "./rooms";
 import { realSizes } from "./realSizes";
 import { buildingSpec, type BuildingValues } from "./parameters";
@@ -120,6 +121,7 @@ export function buildingRemarks(v: BuildingValues, context?: Context): Remark[] 
     ...trackRemarks(v),
     ...crossings(v),
     ...roomRemarks(v),
+    ...landingRemarks(v),
     ...cornerRemarks(context ? realSizes(v, context) : v),
   ];
   if (v.loft)
