@@ -4,7 +4,7 @@
  */
 import fc from "fast-check";
 import { faultsOf, fullSawn } from "../core/structures/sound.fixture";
-import { buildingCheck } from "../core/structures/building/check";
+import { buildingCheck } from "../core/structures/building/judgement/check";
 import { buildingFrame } from "../core/structures/building/frame";
 import { randomBuilding } from "../core/structures/building/randomBuilding";
 import { trussCheck } from "../core/structures/truss/check";

@@ -4,9 +4,9 @@ import { areaOf, type Vec3 } from "../../geometry";
 import { feet, inches, toModel } from "../../units";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { defaultsOf } from "../spec";
-import { buildingCheck } from "./check";
+import { buildingCheck } from "./judgement/check";
 import { buildingFrame } from "./frame";
-import { buildingLayout, type BuildingLayout } from "./layout";
+import { buildingLayout, type BuildingLayout } from "./plan/layout";
 import { buildingSpec, type BuildingValues } from "./parameters";
 
 export const ctx = fullSawn();

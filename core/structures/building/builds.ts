@@ -1,15 +1,15 @@
-import { isCladding } from "./cladRoles";
+import { isCladding } from "./cladding/cladRoles";
 import type { Resolved } from "../../frame";
 import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build } from "../kind";
-import { baysOf } from "./bay";
-import { facetsOf, type Facet } from "./facets";
-import { hasLoftFlight, hasTrusses } from "./nominal";
-import { rootOf, type BuildingLayout, type Part } from "./layout";
-import { turn } from "./place";
-import { raisedOf } from "./raised";
-import { alongOf, upslope } from "./slopes";
-import { interruptionsOf } from "./valley";
+import { baysOf } from "./bay/bay";
+import { facetsOf, type Facet } from "./roof/facets";
+import { hasLoftFlight, hasTrusses } from "./plan/nominal";
+import { rootOf, type BuildingLayout, type Part } from "./plan/layout";
+import { turn } from "./plan/place";
+import { raisedOf } from "./plan/raised";
+import { alongOf, upslope } from "./roof/slopes";
+import { interruptionsOf } from "./roof/valley";
 
 /** A build with what sort it is, for its jig. */
 export interface BuildingBuild extends Build {

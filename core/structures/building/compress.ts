@@ -1,7 +1,7 @@
 import { nominalMm } from "../../lumber";
 import { flight } from "../../carpentry";
 import { feet, inches, printFeetInches, prototype, type Prototype } from "../../units";
-import { buildingCheck } from "./check";
+import { buildingCheck } from "./judgement/check";
 import type { BuildingValues, OpeningRow } from "./parameters";
 
 const fi = (mm: number): string => printFeetInches(mm);

@@ -1,6 +1,6 @@
 import { model, toPrototype } from "../../units";
 import type { Context, Dimension } from "../kind";
-import { buildingLayout } from "./layout";
+import { buildingLayout } from "./plan/layout";
 import { endDimensions, openingDimensions, planDimensions } from "./viewDimensions";
 import { buildingSpec, type BuildingValues } from "./parameters";
 

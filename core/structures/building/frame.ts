@@ -1,39 +1,45 @@
 import type { Frame } from "../../frame";
 import { builder } from "../builder";
 import type { Context } from "../kind";
-import { bays } from "./bay";
-import { bands } from "./bands";
-import { canopies } from "./canopy";
-import { cladding } from "./cladding";
-import { roofCaps } from "./caps";
-import { covering } from "./covering";
-import { drawnOver } from "./drawnOver";
-import { bargeBoards, fascias } from "./eaves";
-import { flatRoof } from "./flat";
-import { eaveBrackets, soffits } from "./eaveWork";
-import { flashing } from "./flashing";
-import { floors, loft, solesOnFloor } from "./floors";
-import { foundation } from "./foundation";
-import { gableRoof } from "./gable";
-import { shedRoof } from "./shed";
-import { hipRoof } from "./hip";
-import { joinWalls } from "./joinWalls";
-import { buildingLayout } from "./layout";
+import { bays } from "./bay/bay";
+import { bands } from "./trim/bands";
+import { canopies } from "./trim/canopy";
+import { cladding } from "./cladding/cladding";
+import { roofCaps } from "./roof/caps";
+import { covering } from "./roof/covering";
+import { drawnOver } from "./cladding/drawnOver";
+import { bargeBoards, fascias } from "./roof/eaves";
+import { flatRoof } from "./roof/flat";
+import { eaveBrackets, soffits } from "./roof/eaveWork";
+import { flashing } from "./roof/flashing";
+import { floors, loft, solesOnFloor } from "./floors/floors";
+import { foundation } from "./floors/foundation";
+import { gableRoof } from "./roof/gable";
+import { shedRoof } from "./roof/shed";
+import { hipRoof } from "./roof/hip";
+import { joinWalls } from "./walls/joinWalls";
+import { buildingLayout } from "./plan/layout";
 import type { BuildingValues } from "./parameters";
-import { placed } from "./place";
-import { lining } from "./lining";
-import { locatingStrips } from "./locating";
-import { frameDormers, seatValleyBoards } from "./frameDormer";
-import { frameMonitor } from "./monitor";
-import { raisedOf } from "./raised";
-import { platforms } from "./platform";
-import { stairs } from "./stairs";
-import { stand } from "./stand";
-import { headOff } from "./roofHoles";
-import { roofKit } from "./slopes";
-import { roofTrusses } from "./trusses";
-import { interruptionsOf, valleys } from "./valley";
-import { frameWall } from "./walls";
+import { placed } from "./plan/place";
+import { lining } from "./walls/lining";
+import { locatingStrips } from "./walls/locating";
+import { frameDormers, seatValleyBoards } from "./roof/frameDormer";
+import { frameMonitor } from "./roof/monitor";
+import { raisedOf } from "./plan/raised";
+import { platforms } from "./platform/platform";
+import { stairs } from "./platform/stairs";
+import { stand } from "./floors/stand";
+import { headOff } from "./roof/roofHoles";
+import { roofKit } from "./roof/slopes";
+import { roofTrusses } from "./roof/trusses";
+import { interruptionsOf, valleys } from "./roof/valley";
+import { frameWall } from "./walls/walls";
+
+/*
+ * The rooms of this folder, in the order a building rises: plan (parts, the lines of walls, sizes), floors (with foundation and
+ * stand), walls, openings, roof (slopes, hips, valleys, dormers, trusses, what covers them), bay, platform (with stairs),
+ * cladding, trim. Judgement says what cannot be and what wants a second look; spec says what can be asked for.
+ */
 
 /** Everything of a building: floors, walls, roofs and what covers them. Model mm; the middle of the main part's floor is the origin. Errors: what leaves no room for its framing. */
 export function buildingFrame(v: BuildingValues, ctx: Context): Frame {

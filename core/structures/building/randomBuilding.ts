@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { feet, inches, prototype, type Prototype } from "../../units";
 import { defaultsOf } from "../spec";
-import { buildingCheck } from "./check";
+import { buildingCheck } from "./judgement/check";
 import { buildingSpec, SIDES, type BuildingValues, type OpeningRow, type WingRow } from "./parameters";
 
 const mm = (lo: number, hi: number) => fc.double({ min: lo, max: hi, noNaN: true });

@@ -1,4 +1,4 @@
-import { hasSoffit, hasGables, hasLoftFlight, hasOwnFeet, hasTrusses, isHip, sloped } from "./nominal";
+import { hasSoffit, hasGables, hasLoftFlight, hasOwnFeet, hasTrusses, isHip, sloped } from "./plan/nominal";
 import { type BuildingValues } from "./parameters";
 
 /** Which parameters matter for these values. */

@@ -1,7 +1,7 @@
 import { dot, type Vec3 } from "../../geometry";
 import { VIEW_AXES } from "../viewAxes";
 import type { Dimension, ElevationPoint, ViewId } from "../kind";
-import type { BuildingLayout, Wall } from "./layout";
+import type { BuildingLayout, Wall } from "./plan/layout";
 import { buildingSpec } from "./parameters";
 
 type Put = Omit<Dimension, "handles" | "unit" | "tier"> & Partial<Pick<Dimension, "handles" | "unit" | "tier">>;
