@@ -162,7 +162,7 @@ program
       length: side(o.length, design.doc.brief.spotLength, "--length"),
       depth: side(o.depth, design.doc.brief.spotDepth, "--depth"),
     };
-    const buildings = design.structures.filter((s) => s.kind.id === "building");
+    const buildings = design.structures.filter((s) => s.kind.offers?.includes("fit"));
     if (buildings.length === 0) throw new BadInput(`${job} has no framed building; only those are fitted by bays.`);
     if (spot.length <= 0 && spot.depth <= 0)
       throw new BadInput("The brief measures no spot; give --length or --depth in model mm.");

@@ -90,7 +90,7 @@ function structureFindings(s: StructureDesign): Finding[] {
   }));
   const found = bearings(r);
   for (const alike of alikeBearings(found.filter((x) => !x.ok))) out.push(bearingFinding(s, alike, name));
-  if (s.kind.id === "building") out.push(...glueFindings(s, found));
+  if (s.kind.stiffenedBy) out.push(...glueFindings(s, s.kind.stiffenedBy, found));
   const groups = connectedGroups(r, found);
   if (groups.length > 1) {
     const small = [...groups].sort((a, b) => a.length - b.length)[0]!;
@@ -109,7 +109,7 @@ function structureFindings(s: StructureDesign): Finding[] {
 /** Area under which glue alone does not hold for long, mm². Common practice: a matchstick's end is ten times that. */
 const LEAST_GLUE = 0.25;
 /** Ends that have too little to be glued by, as one matter. */
-function glueFindings(s: StructureDesign, found: readonly Bearing[]): Finding[] {
+function glueFindings(s: StructureDesign, stiffens: string, found: readonly Bearing[]): Finding[] {
   const faces = new Set(
     s.resolved.frame.joints.filter((j) => j.contact === "face" && j.kind === "butt").map((j) => j.id),
   );
@@ -120,7 +120,7 @@ function glueFindings(s: StructureDesign, found: readonly Bearing[]): Finding[] 
     {
       key: `${s.structure.id}:glue`,
       level: "remark",
-      text: `${small.length} butt joints have less than ${LEAST_GLUE} mm² to be glued by, the least ${printNumber(least.borne, 2)} mm²: handle them on their template until the cladding or a sheet behind stiffens them.`,
+      text: `${small.length} butt joints have less than ${LEAST_GLUE} mm² to be glued by, the least ${printNumber(least.borne, 2)} mm²: handle them on their template until ${stiffens} stiffens them.`,
       structure: s.structure.id,
       sticks: small.slice(0, 200).map((b) => b.a),
     },

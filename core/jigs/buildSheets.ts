@@ -3,7 +3,7 @@ import { dot, type Vec2, type Vec3 } from "../geometry";
 import type { StructureDesign } from "../job";
 import { bayBlocks } from "./bayBlocks";
 import { template } from "./template";
-import type { NamedDrawing } from "./trestleSheets";
+import type { NamedDrawing } from "./kindSheets";
 
 /** A template of everything of a structure that is put together by itself. */
 export function buildSheets(s: StructureDesign, pieces: readonly Piece[]): NamedDrawing[] {

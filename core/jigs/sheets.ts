@@ -1,10 +1,10 @@
+import "./allSheets";
 import { paginate, type Drawing, toDxf, toSvg, type PagePlan, type PaperId, type SheetText } from "../drawing";
 import { designHash, shortHash, type Design, type StructureDesign } from "../job";
 import { feet, prototype, scaleLabel, tellIn, toModel, type Units } from "../units";
 import { singleSheet, template } from "./template";
-import { buildingSheets } from "./buildingSheets";
 import { buildSheets } from "./buildSheets";
-import { trestleSheets, type NamedDrawing } from "./trestleSheets";
+import { sheetsOfKind, type NamedDrawing } from "./kindSheets";
 
 /** One jig of a job: a template with the words that go in its title block. */
 export interface JigSheet {
@@ -56,13 +56,8 @@ const slug = (name: string): string =>
     .replace(/^-|-$/g, "");
 /** The jigs of a structure: one template, or what its kind is built on. */
 const drawingsOf = (s: StructureDesign, d: Design): NamedDrawing[] =>
-  s.kind.id === "trestle"
-    ? trestleSheets(s, d.pieces)
-    : s.kind.id === "building"
-      ? buildingSheets(s, d.pieces)
-      : s.kind.builds
-        ? buildSheets(s, d.pieces)
-        : [{ what: "template", drawing: template(s, d.pieces) }];
+  sheetsOfKind(s.kind.id)?.(s, d.pieces) ??
+  (s.kind.builds ? buildSheets(s, d.pieces) : [{ what: "template", drawing: template(s, d.pieces) }]);
 
 /** Pages of a sheet on a paper. */
 export const pagesOf = (s: JigSheet, paper: PaperId): PagePlan => paginate(s.drawing, paper, s.words);

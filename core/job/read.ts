@@ -1,7 +1,8 @@
 import { plainToInstance } from "class-transformer";
 import { validateSync } from "class-validator";
 import { parseNominal } from "../lumber";
-import { KINDS } from "../structures/all";
+import "../structures/all";
+import { kindsKnown } from "../structures/registry";
 import { MEASURES, type MeasureKind } from "../prototype";
 import { SCALES } from "../units";
 import { JOB_FORMAT, JOB_VERSION, JobDoc, type DrawingDoc, OverrideDoc, StickDoc, StockChoiceDoc } from "./document";
@@ -43,8 +44,12 @@ export function checkJob(raw: unknown): JobDoc {
   const ids = [...doc.structures.map((s) => s.id), ...doc.drawings.map((d) => d.id)];
   if (new Set(ids).size !== ids.length) more.push("Two structures or drawings have the same id.");
   for (const s of doc.structures) {
-    if (!KINDS.some((k) => k.id === s.kind)) {
-      more.push(`Structure “${s.name}” is of the kind “${s.kind}”; known are ${KINDS.map((k) => k.id).join(", ")}.`);
+    if (!kindsKnown().some((k) => k.id === s.kind)) {
+      more.push(
+        `Structure “${s.name}” is of the kind “${s.kind}”; known are ${kindsKnown()
+          .map((k) => k.id)
+          .join(", ")}.`,
+      );
       continue;
     }
     if (!s.variants.some((v) => v.id === s.chosen))

@@ -66,10 +66,20 @@ export interface Build {
   readonly up: Vec3;
   readonly eye: Vec3;
 }
+/** A table of forces; the ground drawn on its side; a copy fitted into a spot; members traced on a drawing in place of parameters. */
+export type Offer = "forces" | "ground" | "fit" | "trace";
 /** A kind of structure: all that the rest of Cardo asks of one. Parameters are prototype mm, frames model mm. */
 export interface StructureKind {
   readonly id: string;
   readonly name: string;
+  /** What it is for, a sentence. */
+  readonly purpose: string;
+  /** Which of its dimensions says how large it is, the first that it has, and the words that follow the length: "high at the tallest bent". */
+  readonly headline: readonly { readonly dimension: string; readonly words: string }[];
+  /** What the screen offers beside its parameters. */
+  readonly offers?: readonly Offer[];
+  /** What stiffens its small butt joints once it stands; without it ends too small for glue are not told. */
+  readonly stiffenedBy?: string;
   /** Counts up when the same parameters would give other sticks. */
   readonly version: number;
   readonly spec: Spec;

@@ -32,3 +32,5 @@ export function kindOf(id: string): StructureKind {
   if (isKnown(id)) throw new Error(`The kind “${id}” was not loaded before it was asked for.`);
   throw new Error(`“${id}” is no kind of structure known here; known are ${KIND_IDS.join(", ")}.`);
 }
+/** The kinds at hand, in the order they were made known. */
+export const kindsKnown = (): readonly StructureKind[] => [...loaded.values()];

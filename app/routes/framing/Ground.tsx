@@ -22,7 +22,7 @@ export function useTrestle(
   fault: string | undefined,
 ): { readonly layout: TrestleLayout; readonly values: TrestleValues } | undefined {
   return useMemo(() => {
-    if (design?.kind.id !== "trestle" || fault) return undefined;
+    if (!design?.kind.offers?.includes("ground") || fault) return undefined;
     const values = design.variant.params as unknown as TrestleValues;
     return { layout: trestleLayout(values, design.context), values };
   }, [design, fault]);

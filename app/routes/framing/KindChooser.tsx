@@ -1,15 +1,6 @@
 import { newStructure, type StructureDoc } from "core/job";
 import { KINDS } from "core/structures/all";
 
-/** What each kind is for, in a line. */
-const FOR: Readonly<Record<string, string>> = {
-  "trestle-bent": "One bent: cap, posts, sill and braces, over its drawing or from figures.",
-  trestle: "All of it along its track: bents to the ground, bracing, stringers, ties and deck.",
-  truss: "A bridge of one or several spans, or a roof truss by itself.",
-  building: "Walls, floor and roof of sticks, clad, with wings, platforms and what stands under them.",
-  snowshed: "Posts, girts and planked roof over a straight or curved track.",
-};
-
 /** Everything that can be framed, as pictures: pressing one frames it. */
 export default function KindChooser({ choose }: { choose: (s: StructureDoc) => void }) {
   return (
@@ -17,7 +8,7 @@ export default function KindChooser({ choose }: { choose: (s: StructureDoc) => v
       {KINDS.filter((k) => k.starts).map((k) => (
         <section key={k.id} aria-label={k.name}>
           <h3 className="head text-[20px]">{k.name}</h3>
-          <p className="text-[15px] text-ink-2">{FOR[k.id]}</p>
+          <p className="text-[15px] text-ink-2">{k.purpose}</p>
           <ul className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(170px,1fr))] gap-3">
             {k.starts!.map((s, n) => (
               <li key={s.name}>

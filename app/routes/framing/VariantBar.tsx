@@ -2,7 +2,7 @@ import { chosenVariant } from "core/job";
 import { Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
 import { ChevronDownIcon } from "@heroicons/react/20/solid";
 import type { StructureDoc } from "core/job";
-import type { BuildingValues } from "core/structures";
+import { kindOf, type BuildingValues } from "core/structures";
 import { lazy, Suspense, useState } from "react";
 import { toast } from "sonner";
 import { useJob } from "~/job/JobContext";
@@ -107,7 +107,7 @@ export function VariantBar({
               Copy as a variant
             </button>
           </MenuItem>
-          {s.kind === "building" && (
+          {kindOf(s.kind).offers?.includes("fit") && (
             <MenuItem>
               <button className={item} onClick={() => void fit()}>
                 Fit a copy into the spot

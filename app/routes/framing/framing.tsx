@@ -121,9 +121,9 @@ export default function Framing() {
       : P(d.value);
   const unit = 1 / job.design.scale.ratio;
   const centre = design.kind.centreLine(design.variant.params, design.context);
-  const overall =
-    dims.find((d) => d.id === (design.kind.id === "truss" ? "span" : "height")) ??
-    dims.find((d) => d.id === "wallHeight");
+  const overall = design.kind.headline
+    .map((h) => ({ ...h, value: dims.find((d) => d.id === h.dimension)?.value }))
+    .find((h) => h.value !== undefined);
   const height = overall?.value ?? 0;
   const drawsDims = !build;
   const seenDims = dims.filter((d) => (d.view ?? home) === view);
@@ -136,10 +136,7 @@ export default function Framing() {
         `${P(selected.shape.overall / unit)} ${selected.role} ${selected.mark}, tip to tip`,
         `${onModel(selected.shape.overall)} on the model`,
       ]
-    : [
-        `${P(height)} ${design.kind.id === "traced" ? "overall, up" : design.kind.id === "snowshed" ? "from mudsill to peak" : design.kind.id === "truss" ? "span" : design.kind.id === "trestle" ? "high at the tallest bent" : design.kind.id === "building" ? (overall?.id === "height" ? "from floor to peak" : "high walls") : "top of cap to foot of sill"}`,
-        `${onModel(height * unit)} on the model`,
-      ];
+    : [`${P(height)} ${overall?.words ?? design.kind.headline[0]!.words}`, `${onModel(height * unit)} on the model`];
   /** In the unit of the job, and beside it in the other that people measure with; a metric job has one. */
   function onModel(mm: number): string {
     const u = job.doc.brief.units;
@@ -418,7 +415,7 @@ export default function Framing() {
               <Findings />
               <Changes structure={s} />
             </>
-          ) : design.kind.id === "traced" ? (
+          ) : design.kind.offers?.includes("trace") ? (
             <TracedNote structure={s} />
           ) : (
             <ParamsPanel structure={s.id} />

@@ -6,7 +6,7 @@ import type { StructureDesign } from "core/job";
 /** The forces of a truss under a unit panel load, and the frame's sticks they go with. What computes them is loaded for a truss alone. */
 export function useForces(design: StructureDesign | undefined, fault: string | undefined) {
   const [truss, setTruss] = useState<typeof Truss>();
-  const isTruss = design?.kind.id === "truss" && !fault;
+  const isTruss = design?.kind.offers?.includes("forces") === true && !fault;
   useEffect(() => {
     if (isTruss && !truss) void import("core/structures/truss").then((m) => setTruss(m));
   }, [isTruss, truss]);

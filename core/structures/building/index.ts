@@ -44,6 +44,13 @@ const of = (p: Params): BuildingValues => counting(p as BuildingValues);
 export const building: StructureKind = {
   id: "building",
   name: "Framed building",
+  purpose: "Walls, floor and roof of sticks, clad, with wings, platforms and what stands under them.",
+  headline: [
+    { dimension: "height", words: "from floor to peak" },
+    { dimension: "wallHeight", words: "high walls" },
+  ],
+  offers: ["fit"],
+  stiffenedBy: "the cladding or a sheet behind",
   version: 3,
   spec: buildingSpec,
   Params: BuildingParams,

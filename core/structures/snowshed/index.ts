@@ -92,6 +92,8 @@ function shown(v: SnowshedValues, path: string): boolean {
 export const snowshed: StructureKind = {
   id: "snowshed",
   name: "Snowshed",
+  purpose: "Posts, girts and planked roof over a straight or curved track.",
+  headline: [{ dimension: "height", words: "from mudsill to peak" }],
   version: 1,
   spec: snowshedSpec,
   Params: SnowshedParams,

@@ -14,6 +14,9 @@ export { drawnId } from "./ids";
 export const traced: StructureKind = {
   id: "traced",
   name: "Traced frame",
+  purpose: "Sticks traced one by one on a drawing.",
+  headline: [{ dimension: "height", words: "overall, up" }],
+  offers: ["trace"],
   version: 1,
   spec: {},
   Params: TracedParams,

@@ -10,6 +10,8 @@ import { BentParams, bentSpec, type BentValues } from "./parameters";
 export const trestleBent: StructureKind = {
   id: "trestle-bent",
   name: "Framed trestle bent",
+  purpose: "One bent: cap, posts, sill and braces, over its drawing or from figures.",
+  headline: [{ dimension: "height", words: "top of cap to foot of sill" }],
   version: 1,
   spec: bentSpec,
   Params: BentParams,

@@ -19,6 +19,9 @@ export type { TrussValues } from "./parameters";
 export const truss: StructureKind = {
   id: "truss",
   name: "Timber truss",
+  purpose: "A bridge of one or several spans, or a roof truss by itself.",
+  headline: [{ dimension: "span", words: "span" }],
+  offers: ["forces"],
   version: 1,
   spec: trussSpec,
   Params: TrussParams,

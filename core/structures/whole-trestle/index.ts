@@ -17,6 +17,9 @@ export type { TrestleValues } from "./parameters";
 export const wholeTrestle: StructureKind = {
   id: "trestle",
   name: "Whole trestle",
+  purpose: "All of it along its track: bents to the ground, bracing, stringers, ties and deck.",
+  headline: [{ dimension: "height", words: "high at the tallest bent" }],
+  offers: ["ground"],
   version: 1,
   spec: trestleSpec,
   Params: TrestleParams,

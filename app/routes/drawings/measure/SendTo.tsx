@@ -1,7 +1,7 @@
 import { toast } from "sonner";
 import { fromPixel, MEASURES } from "core/prototype";
 import { measuredFor, measureTargets, type DrawingDoc } from "core/job";
-import { profileFromDrawing } from "core/structures";
+import { kindOf, profileFromDrawing } from "core/structures";
 import { setParam } from "~/board/useParam";
 import { useJob } from "~/job/JobContext";
 import { useSheet } from "../sheet";
@@ -15,7 +15,7 @@ export function SendTo({ index }: { index: number }) {
   const { unit } = MEASURES[m.kind];
   const options = measureTargets(job.doc, m);
   if (unit === "area") {
-    const trestles = job.doc.structures.filter((s) => s.kind === "trestle");
+    const trestles = job.doc.structures.filter((s) => kindOf(s.kind).offers?.includes("ground"));
     if (!scale || trestles.length === 0) return <span className="flex-1" />;
     return (
       <select

@@ -1,7 +1,7 @@
-import { boundsOfDrawing, line, outline, rectangle, text, type Drawing, type Entity } from "../drawing";
-import type { Piece, Resolved } from "../frame";
-import { clipPolygon, dot, polygonArea, type Vec2, type Vec3 } from "../geometry";
-import type { StructureDesign } from "../job";
+import { boundsOfDrawing, line, outline, rectangle, text, type Drawing, type Entity } from "../../drawing";
+import type { Piece, Resolved } from "../../frame";
+import { clipPolygon, dot, polygonArea, type Vec2, type Vec3 } from "../../geometry";
+import type { StructureDesign } from "../../job";
 import {
   bayShapes,
   baysOf,
@@ -17,12 +17,12 @@ import {
   wallsOf,
   type BuildingLayout,
   type BuildingValues,
-} from "../structures";
-import { printFeetInches, printMm, toPrototype, model } from "../units";
+} from "../../structures";
+import { printFeetInches, printMm, toPrototype, model } from "../../units";
 import { cardMockup } from "./mockup";
-import { cornerShift } from "./buildSheets";
-import { template } from "./template";
-import type { NamedDrawing } from "./trestleSheets";
+import { cornerShift } from "../buildSheets";
+import { template } from "../template";
+import type { NamedDrawing } from "../kindSheets";
 import { wrapRounds } from "./wrapRound";
 
 /** Gaps closer than this share a spacer block, mm. */

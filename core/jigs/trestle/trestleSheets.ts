@@ -8,27 +8,18 @@ import {
   type Drawing,
   type Entity,
   type View,
-} from "../drawing";
-import { dot, hull, type Vec2, type Vec3 } from "../geometry";
-import { arcBreaks } from "../frame";
-import type { StructureDesign } from "../job";
-import type { Piece } from "../frame";
-import {
-  footingsOf,
-  placeAt,
-  trestleLayout,
-  type BentPlace,
-  type TrestleLayout,
-  type TrestleValues,
-} from "../structures";
-import { model, printFeetInches, printMm, prototype, toPrototype } from "../units";
-import { template } from "./template";
-
-/** A drawing with the words that follow the structure's name on its sheet. */
-export interface NamedDrawing {
-  readonly what: string;
-  readonly drawing: Drawing;
-}
+} from "../../drawing";
+import { dot, hull, type Vec2, type Vec3 } from "../../geometry";
+import { arcBreaks } from "../../frame";
+import type { StructureDesign } from "../../job";
+import type { Piece } from "../../frame";
+import { placeAt } from "../../structures/whole-trestle/alignment";
+import { footingsOf } from "../../structures/whole-trestle/footings";
+import { trestleLayout, type BentPlace, type TrestleLayout } from "../../structures/whole-trestle/layout";
+import type { TrestleValues } from "../../structures/whole-trestle/parameters";
+import { model, printFeetInches, printMm, prototype, toPrototype } from "../../units";
+import type { NamedDrawing } from "../kindSheets";
+import { template } from "../template";
 
 /** Everything a whole trestle is built on: one bent template for all heights, the track board, the ground with its footings, spacer blocks. Model mm. */
 export function trestleSheets(s: StructureDesign, pieces: readonly Piece[]): NamedDrawing[] {

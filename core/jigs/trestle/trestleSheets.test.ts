@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { readFileSync } from "node:fs";
-import { designOf, readJobFile } from "../job";
-import { trestleLayout, type TrestleValues } from "../structures";
-import { jigSheets } from ".";
+import { designOf, readJobFile } from "../../job";
+import { trestleLayout, type TrestleValues } from "../../structures";
+import { jigSheets } from "..";
 
 const read = readJobFile(readFileSync("examples/summit-curve-trestle.json", "utf8"));
 const design = designOf(read.doc);

@@ -1,8 +1,8 @@
-import { boundsOfDrawing, line, outline, text, type Drawing, type Entity } from "../drawing";
-import { turnLocal, type Piece, type Resolved } from "../frame";
-import type { Vec2 } from "../geometry";
-import type { StructureDesign } from "../job";
-import { isCladding } from "../structures";
+import { boundsOfDrawing, line, outline, text, type Drawing, type Entity } from "../../drawing";
+import { turnLocal, type Piece, type Resolved } from "../../frame";
+import type { Vec2 } from "../../geometry";
+import type { StructureDesign } from "../../job";
+import { isCladding } from "../../structures";
 
 /** How much of the stick a pattern shows behind its cut, mm at least. */
 const SHOWS = 18;

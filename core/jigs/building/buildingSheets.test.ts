@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { curvedSnowshed, framedToolHouse, oreBin } from "../../scripts/buildingJobs";
-import type { Drawing, Entity } from "../drawing";
-import { clipPolygon, polygonArea, type Vec2 } from "../geometry";
-import { cutRows, designOf, theoreticalOf } from "../job";
-import { jigSheets } from ".";
+import { curvedSnowshed, framedToolHouse, oreBin } from "../../../scripts/buildingJobs";
+import type { Drawing, Entity } from "../../drawing";
+import { clipPolygon, polygonArea, type Vec2 } from "../../geometry";
+import { cutRows, designOf, theoreticalOf } from "../../job";
+import { jigSheets } from "..";
 import { unfoldedEnd } from "./wrapRound";
 
 const design = designOf(framedToolHouse());

@@ -1,5 +1,5 @@
-import { line, outline, rectangle, text, type Drawing, type Entity } from "../drawing";
-import type { Vec2 } from "../geometry";
+import { line, outline, rectangle, text, type Drawing, type Entity } from "../../drawing";
+import type { Vec2 } from "../../geometry";
 import {
   facetsOf,
   facetWords,
@@ -8,8 +8,8 @@ import {
   type BuildingLayout,
   type Part,
   type Wall,
-} from "../structures";
-import { printMm } from "../units";
+} from "../../structures";
+import { printMm } from "../../units";
 
 /** How wide a glue tab is, mm. */
 const TAB = 6;

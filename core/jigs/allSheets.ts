@@ -1,0 +1,7 @@
+import { registerSheets } from "./kindSheets";
+import { buildingSheets } from "./building/buildingSheets";
+import { trestleSheets } from "./trestle/trestleSheets";
+
+// kinds that are built on more than a template of each build
+registerSheets("trestle", trestleSheets);
+registerSheets("building", buildingSheets);
