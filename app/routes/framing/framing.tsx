@@ -44,7 +44,7 @@ const Compare = lazy(() => import("./Compare"));
 /** What the board is fitted to while nothing is framed. */
 const NO_STICKS: readonly Seen[] = [];
 const NOTHING = { min: [-30, -60], max: [30, 0] } as const;
-const PADDING = [118, 96, 130, 104] as const;
+const PADDING = [118, 96, 130, 126] as const;
 
 export default function Framing() {
   const job = useJob();

@@ -118,3 +118,26 @@ describe("a platform round what stands in it (areas by hand)", () => {
     expect(said).toMatch(/leaves a strip of 0′-6″ along wing 2, too narrow for joists/);
   });
 });
+
+describe("a window over a bay", () => {
+  const window = { wall: "front", part: 0, kind: "window", at: feet(15), width: feet(3), height: feet(4), mount: "inside", lap: 0 } as const; // prettier-ignore
+  const tall: Partial<BuildingValues> = {
+    ...depot,
+    wallHeight: feet(20),
+    siding: "clapboard",
+    casings: true,
+    wings: [bay],
+  };
+  it("stands over its roof, and the room still opens into the bay under it", () => {
+    const { of } = framed({ ...tall, openings: [{ ...window, sill: feet(13) }] });
+    expect(of("header", /front\/bay1/).length).toBeGreaterThan(0);
+    expect(of("window sill", /t\/front\//)).toHaveLength(1);
+    // one pair of kings beside both
+    expect(of("king stud", /t\/front\//)).toHaveLength(2);
+  });
+  it("is told how high it has to be, and that is enough", () => {
+    const check = (sill: number): string => buildingCheck(values({ ...tall, openings: [{ ...window, sill }] })).join();
+    const at = /over the bay's roof at (\d+)′-(\d+)(?: (\d+)\/(\d+))?″/.exec(check(feet(10)))!;
+    expect(check(feet(Number(at[1])) + inches(Number(at[2]) + (at[3] ? Number(at[3]) / Number(at[4]) : 0)))).toBe("");
+  });
+});

@@ -1,6 +1,6 @@
 import { nominalMm } from "../../../lumber";
 import { feet, inches } from "../../../units";
-import { eaveSide, fi, TOLD, sloped, wallOf, wallSizes, ridgeBelowPlates } from "../plan/nominal";
+import { overBay, overBayAt, eaveSide, fi, TOLD, sloped, wallOf, wallSizes, ridgeBelowPlates } from "../plan/nominal";
 import { roughOpening } from "../openings/openings";
 import { type BuildingValues } from "../parameters";
 
@@ -213,8 +213,10 @@ function bayFaults(
     const edge = s.wall / Math.sin(angle) + inches(3);
     const inside = p > w.at + edge && q < w.at + w.length - edge && o.sill + o.height < w.height - s.plates - inches(8);
     const beside = q < w.at - room || p > w.at + w.length + room;
-    if (!inside && !beside)
-      out.push(`Opening ${n + 1} in the ${w.side} wall is crossed by ${name.toLowerCase()}; move one of them.`);
+    if (!inside && !beside && !overBay(v, w, o))
+      out.push(
+        `Opening ${n + 1} in the ${w.side} wall is crossed by ${name.toLowerCase()}; move one of them, or set it over the bay's roof at ${fi(overBayAt(v, w))}.`,
+      );
   });
   return out;
 }

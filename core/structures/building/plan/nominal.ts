@@ -122,6 +122,20 @@ export const headerDepth = (v: BuildingValues): number =>
       ? nominalMm(v.header).width
       : wallSizes(v).thick;
 
+/** From where on up a window of the main wall stands clear of a bay's roof, with its casing and its sill; prototype mm over the floor. */
+export function overBayAt(v: BuildingValues, bay: BuildingValues["wings"][number]): number {
+  const k = v.rise / 12;
+  const peak = bay.height + nominalMm(v.rafter).width * Math.hypot(1, k) + bay.depth * k;
+  const trim = Math.max(v.casings ? nominalMm(v.casing).width : 0, wallSizes(v).thick);
+  return peak + trim + inches(4);
+}
+/** Whether an opening stands over a bay's roof. */
+export const overBay = (
+  v: BuildingValues,
+  bay: BuildingValues["wings"][number],
+  o: BuildingValues["openings"][number],
+): boolean => o.kind === "window" && o.sill - o.lap + TOLD >= overBayAt(v, bay);
+
 /** Where the main wall is opened behind a bay, prototype mm; undefined where the room does not open into it. Nominal sizes. */
 export function bayDoorway(
   v: BuildingValues,
@@ -137,7 +151,7 @@ export function bayDoorway(
   if (to - from < feet(2) || head < feet(5)) return undefined;
   const beside = s.beside + s.thick + inches(1);
   const taken = (a: number, b: number): boolean => a < to + beside && b > from - beside;
-  if (v.openings.some((o) => o.part === 0 && o.wall === bay.side && taken(o.at - o.width / 2 - o.lap, o.at + o.width / 2 + o.lap))) return undefined; // prettier-ignore
+  if (v.openings.some((o) => o.part === 0 && o.wall === bay.side && !overBay(v, bay, o) && taken(o.at - o.width / 2 - o.lap, o.at + o.width / 2 + o.lap))) return undefined; // prettier-ignore
   const along = bay.side === "front" || bay.side === "back";
   const ends = v.partitions.map((p) => (bay.side === "back" ? v.length - p.at : p.at));
   if (along && ends.some((at) => taken(at - s.wall / 2, at + s.wall / 2))) return undefined;

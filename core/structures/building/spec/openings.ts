@@ -92,7 +92,7 @@ export const openingsSpec = {
         group: openings,
         label: "Bottom over the floor",
         def: inches(30),
-        ...span(zero, feet(30), [zero, feet(12)]),
+        ...span(zero, feet(30), [zero, feet(24)]),
         help: "0 for a door.",
       }),
       mount: choice({
