@@ -120,7 +120,7 @@ export function wingFaults(v: BuildingValues): string[] {
         c[1] + TOLD < a[3] + room
       )
         out.push(
-          `${w.kind === "platform" ? "Platform" : "Canopy"} ${i + 1} and wing ${n + 1} stand in each other; part them by ${fi(room)}.`,
+          `${w.kind === "platform" ? "Platform" : "Canopy"} ${i + 1} and wing ${n + 1} stand in each other; ${room > 0 ? `part them by ${fi(room)}` : "move one of them"}.`,
         );
     });
   });
