@@ -189,6 +189,9 @@ function makeLayout(v: TrestleValues, ctx: Context): TrestleLayout {
   };
   const decks = stations.map((_, i) => deckAt(i));
   const base = { alignment, packs, tracks, packWidth, cant, timbers, strip, strips, laminated, mm };
+  const proto = (m: number): number => toPrototype(ctx.scale, model(m));
+  // mudsills are as thick as their stock, so that the lowest wood lies on the ground
+  const under = v.bentKind === "framed" && v.footing === "mudsill" ? proto(timber(v.mudsill).w) : footingHeight(v);
   const bents = decks.map((d, i): BentPlace => {
     const corbelled = v.corbels;
     const shimmed = v.superBy === "shims" && cant !== 0;
@@ -215,9 +218,7 @@ function makeLayout(v: TrestleValues, ctx: Context): TrestleLayout {
     const cap: Vec3 = shimmed
       ? [d.deck[0], d.deck[1], d.deck[2] + Math.min(...edges) + (low - deep) * Math.cos(cant) - uphill - mm(LEAST_SHIM)]
       : addScaled(d.deck, d.up, corbelled ? Math.max(...seats.map((q) => q.height)) - deep + uphill : high);
-    const { height, groundZ, footZ } = heightAt(v, i, stations[i]!, cap[2], mm, (m) =>
-      toPrototype(ctx.scale, model(m)),
-    );
+    const { height, groundZ, footZ } = heightAt(v, i, stations[i]!, cap[2], mm, proto, under);
     return {
       number: i + 1,
       station: d.station,
@@ -331,7 +332,7 @@ function undersides(
   return out;
 }
 
-/** A bent's height, prototype mm, and where its foot and the ground are, model mm. */
+/** A bent's height, prototype mm, and where its foot and the ground are, model mm; `under` is what stands between, prototype mm. */
 function heightAt(
   v: TrestleValues,
   i: number,
@@ -339,8 +340,8 @@ function heightAt(
   capZ: number,
   mm: (n: number) => number,
   proto: (n: number) => number,
+  under: number,
 ): { readonly height: number; readonly groundZ: number; readonly footZ: number } {
-  const under = footingHeight(v);
   if (v.groundBy === "heights") {
     const height = v.heights[Math.min(i, v.heights.length - 1)] ?? feet(21);
     const footZ = capZ - mm(height);

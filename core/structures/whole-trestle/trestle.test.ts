@@ -53,6 +53,34 @@ describe("alignment", () => {
   });
 });
 
+describe("the lowest wood of a bent", () => {
+  const benches: readonly Bench[] = [
+    { scale: "HO", milling: "dressed", series: ["scale"] },
+    { scale: "O", milling: "full-sawn", series: ["inch"] },
+    { scale: "N", milling: "dressed", series: ["metric", "styrene"] },
+  ];
+  for (const bench of benches)
+    for (const over of [
+      { footing: "mudsill" },
+      { footing: "none" },
+      { footing: "pedestal" },
+      { bentKind: "pile", pileSize: "12×12" },
+    ])
+      // prettier-ignore
+      it(`lies on the ground line in ${bench.scale} ${bench.milling} ${bench.series.join()}: ${JSON.stringify(over)}`, () => {
+        const v = values({ groundBy: "profile", profile: [[0, -feet(18)], [feet(60), -feet(31.7)]], length: feet(60), ...over }); // prettier-ignore
+        const context = contextOf(bench);
+        const l = trestleLayout(v, context);
+        const r = resolve(trestleFrame(v, context));
+        for (const at of l.bents) {
+          const own = r.sticks.filter((k) => k.id.startsWith(`s/bent${at.number}/`) || k.id.startsWith(`t/bent${at.number}/`)); // prettier-ignore
+          const lowest = Math.min(...own.flatMap((k) => k.parts.flatMap((p) => p.faces.flatMap((f) => f.corners.map((c) => c[2]))))); // prettier-ignore
+          expect(own.length).toBeGreaterThan(4);
+          expect(lowest).toBeCloseTo(at.groundZ, 4);
+        }
+      });
+});
+
 describe("a curved trestle against its closed forms", () => {
   it("has radial bents, and longer chords outside than inside", () => {
     const v = values(curved);
