@@ -15,9 +15,14 @@ async function objections(page: Page, where: string): Promise<string[]> {
       const { axe } = window as unknown as { axe: typeof Axe };
       const root = document.documentElement;
       const out: string[] = [];
+      // rows after the twelfth are made like those before them, and so are the sticks of a drawing
+      const context = {
+        include: [["html"]],
+        exclude: [["tbody tr:nth-child(n+13)"], ["[data-stick]:nth-of-type(n+13)"]],
+      };
       for (const theme of ["film", "lamp"] as const) {
         root.dataset.theme = theme;
-        const { violations } = await axe.run(document, {
+        const { violations } = await axe.run(context, {
           resultTypes: ["violations"],
           runOnly: theme === "film" ? { type: "tag", values: rules } : { type: "rule", values: ["color-contrast"] },
           // an open menu hangs outside its landmark and hides the rest of the page from readers
