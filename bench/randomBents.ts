@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { bearings, connectedGroups, interferences, resolve } from "../core/frame";
 import { chooseStock, parseNominal } from "../core/lumber";
 import { trestleBent } from "../core/structures/trestle";
-import { randomBent } from "../core/structures/trestle/randomBent";
+import { randomBent } from "../core/structures/trestle/randomBent.fixture";
 import { SCALES } from "../core/units";
 
 const [count = 2000, seed = 7] = process.argv.slice(2).map(Number);

@@ -6,13 +6,13 @@ import fc from "fast-check";
 import { faultsOf, fullSawn } from "../core/structures/sound.fixture";
 import { buildingCheck } from "../core/structures/building/judgement/check";
 import { buildingFrame } from "../core/structures/building/frame";
-import { randomBuilding } from "../core/structures/building/randomBuilding";
+import { randomBuilding } from "../core/structures/building/randomBuilding.fixture";
 import { trussCheck } from "../core/structures/truss/check";
 import { trussFrame } from "../core/structures/truss/frame";
-import { randomTruss } from "../core/structures/truss/randomTruss";
+import { randomTruss } from "../core/structures/truss/randomTruss.fixture";
 import { trestleCheck } from "../core/structures/whole-trestle/check";
 import { trestleFrame } from "../core/structures/whole-trestle/frame";
-import { randomTrestle } from "../core/structures/whole-trestle/randomTrestle";
+import { randomTrestle } from "../core/structures/whole-trestle/randomTrestle.fixture";
 import { scaleOf } from "../core/units";
 
 const seed = Number(process.argv[2] ?? 1);

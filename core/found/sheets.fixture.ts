@@ -8,7 +8,7 @@ import type { Vec2 } from "../geometry";
 import { parseNominal } from "../lumber";
 import { designOf, emptyJob, newStructure, type Design } from "../job";
 import { emptyTrace, usualOrder, type Trace } from "../structures";
-import { randomBent } from "../structures/trestle/randomBent";
+import { randomBent } from "../structures/trestle/randomBent.fixture";
 import { bentLayout } from "../structures/trestle/layout";
 import type { BentValues } from "../structures/trestle/parameters";
 import { feet, inches } from "../units";

@@ -8,7 +8,6 @@ import {
   interferences,
   pieceShape,
   piecesOf,
-  rebuild,
   resolve,
   setting,
   single,
@@ -17,6 +16,7 @@ import {
   type Member,
   type Seat,
 } from ".";
+import { rebuild } from "./rebuild.fixture";
 
 /**
  * A hip corner at 6 in 12, one unit to the inch: two plates, ridge, common rafter, hip and a jack on either side, with

@@ -17,7 +17,6 @@ export * from "./splice";
 export * from "./interference";
 export * from "./bearing";
 export * from "./pieceShape";
-export * from "./rebuild";
 export * from "./entry";
 export * from "./samePiece";
 export * from "./pieces";

@@ -9,8 +9,6 @@ import {
   mirrored,
   pieceShape,
   piecesOf,
-  planeOfCut,
-  rebuild,
   resolve,
   samePiece,
   setting,
@@ -18,6 +16,7 @@ import {
   type Face,
   type Member,
 } from ".";
+import { planeOfCut, rebuild } from "./rebuild.fixture";
 
 const SEED = 77;
 const unit = fc

@@ -19,7 +19,7 @@ import { onWall } from "./plan/sides";
 import { roughOpening } from "./openings/openings";
 import type { BuildingValues } from "./parameters";
 import { stairOf } from "./platform/stairs";
-import { randomBuilding } from "./randomBuilding";
+import { randomBuilding } from "./randomBuilding.fixture";
 
 const theory = (r: ResolvedFrame, id: string): number => r.byMember.get(`t/main/roof/${id}`)![0]!.member.theoretical!;
 

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { bearings, connectedGroups, interferences, pieceShape, rebuild, resolve } from "../../frame";
+import { bearings, connectedGroups, interferences, pieceShape, resolve } from "../../frame";
 import { volumeOf } from "../../geometry";
 import { chooseStock, parseNominal, type SeriesId } from "../../lumber";
 import { feet, inches, printFeetInches, scaleOf } from "../../units";
@@ -8,8 +8,9 @@ import { faultsOf, fullSawn } from "../sound.fixture";
 import { defaultsOf, withValue } from "../spec";
 import type { Context } from "../kind";
 import { bentSpec, type BentValues } from "./parameters";
-import { randomBent } from "./randomBent";
+import { randomBent } from "./randomBent.fixture";
 import { trestleBent } from ".";
+import { rebuild } from "../../frame/rebuild.fixture";
 
 export const contextOf = (scaleId = "HO", series: readonly SeriesId[] = ["scale"]): Context => {
   const scale = scaleOf(scaleId);

@@ -9,7 +9,7 @@ import { topologyOf } from "./counters";
 import { trussFrame } from "./frame";
 import { outlineOf, trussLayout } from "./layout";
 import { trussSpec, type TrussValues } from "./parameters";
-import { randomTruss } from "./randomTruss";
+import { randomTruss } from "./randomTruss.fixture";
 import { spanUnderTrain } from "./span";
 import { panelsOf, polygonHeight } from "./topology";
 import { whyOf } from "./explain";

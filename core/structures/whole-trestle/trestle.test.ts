@@ -12,7 +12,7 @@ import { trestleFrame } from "./frame";
 import { stationsOf, storyLines, trestleLayout } from "./layout";
 import { trestleSpec, type TrestleValues } from "./parameters";
 import { printProfile, profileFromDrawing, readProfile, stationAt } from "./profile";
-import { randomTrestle } from "./randomTrestle";
+import { randomTrestle } from "./randomTrestle.fixture";
 import { tieStations } from "./ties";
 
 const ctx = fullSawn();
