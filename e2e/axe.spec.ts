@@ -42,6 +42,8 @@ async function objections(page: Page, where: string): Promise<string[]> {
     [where, RULES] as const,
   );
 }
+// they only look: two at a time disturb nothing
+test.describe.configure({ mode: "parallel" });
 const STAGES = ["Brief", "Drawings", "Framing", "Stock", "Cutting", "Jigs", "Bench"];
 
 test("axe finds nothing on the shelf, its menu and its dialogs", async ({ page }) => {
