@@ -6,6 +6,7 @@ import { lay, onBase, LEAST, SQUARE, trimOf } from "./layBoard";
 import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Wall } from "../plan/layout";
 import { rest } from "./rest";
+import { coreOf } from "./underRoof";
 import { NEAR } from "../walls/wallKit";
 
 /** Boards lying along the wall from its foot up, edge to edge or as clapboards each over the one below. */
@@ -42,7 +43,7 @@ export function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: read
     if (s1b - s0b < 2 * LEAST) continue;
     rest(
       [s0b, s1b],
-      holes.map((h) => [h.from, h.to]),
+      [...holes.map((h) => [h.from, h.to] as const), ...coreOf(b, w, f.holes, [z0, Math.min(z1, f.head)])],
     ).forEach(([s0, s1], j) => {
       if (slanted && (s1 < ends[0]! + LEAST || s0 > ends[1]! - LEAST)) return;
       const above = slanted ? underSlopes(l, f, z1) : [s0, s1];

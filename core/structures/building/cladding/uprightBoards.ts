@@ -7,6 +7,7 @@ import { lay, onBase, LEAST, SQUARE, trimOf } from "./layBoard";
 import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout } from "../plan/layout";
 import { rest } from "./rest";
+import { heightUnder } from "./underRoof";
 import { NEAR } from "../walls/wallKit";
 
 /** Planks on end, with battens over their joints or without. */
@@ -32,10 +33,13 @@ export function uprightBoards(b: Builder, l: BuildingLayout, f: CladFace, behind
   ): void => {
     const holes = f.holes.filter((h) => !h.under && h.from <= s0 + NEAR && h.to >= s1 - NEAR);
     const foot = f.base ? Math.max(f.foot, Math.min(f.base.at(s0), f.base.at(s1))) : f.foot;
-    rest(
-      [foot, f.head],
-      holes.map((h) => [h.low, h.high]),
-    ).forEach(([z0, z1], j) => {
+    // under a roof against the wall nothing is left up to the lower of its heights over the board's edges
+    const roofs = f.holes.filter((h) => h.under && h.from < s0 + NEAR && h.to > s1 - NEAR);
+    const taken = roofs.flatMap((h): (readonly [number, number])[] => {
+      const top = Math.min(heightUnder(b, w, h, s0), heightUnder(b, w, h, s1));
+      return top > h.low + NEAR ? [[h.low, top]] : [];
+    });
+    rest([foot, f.head], [...holes.map((h) => [h.low, h.high] as const), ...taken]).forEach(([z0, z1], j) => {
       const top = slanted && z1 > f.head - NEAR;
       const under = slanted ? Math.min(z1, highest(l, f, s0, Math.min(s1, f.to))) : z1;
       const cutLow = f.base !== undefined && j === 0;
