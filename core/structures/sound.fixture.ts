@@ -1,4 +1,12 @@
-import { bearings, connectedGroups, interferences, resolve, type Frame, type ResolvedFrame } from "../frame";
+import {
+  bearings,
+  connectedGroups,
+  interferences,
+  resolve,
+  type Frame,
+  type Resolved,
+  type ResolvedFrame,
+} from "../frame";
 import { chooseStock, parseNominal, type Match } from "../lumber";
 import { scaleOf, type Scale } from "../units";
 import type { Context } from "./kind";
@@ -31,7 +39,25 @@ export function faultsOf(frame: Frame, tells = false): { readonly faults: string
       ...found
         .filter((b) => !b.ok && !(told.has(b.joint) && b.touches))
         .map((b) => `${b.a} on ${b.b} (${b.kind}) bears ${b.borne.toFixed(2)} of ${b.wanted.toFixed(2)} mm²`),
+      ...resolved.sticks.filter(fallsApart).map((k) => `${k.id} falls apart`),
       ...groups.filter((g) => g !== largest).map((g) => `${g[0]} hangs on nothing`),
     ],
   };
+}
+
+/** Whether a notch has cut a stick through: then what is listed as one piece is two. */
+function fallsApart(k: Resolved): boolean {
+  // the web of a built-up chord is parted where a post stands in it: not judged here
+  if (k.parts.length < 2 || k.member.body.shape !== "straight" || k.id.includes("#")) return false;
+  const { u } = k.axes;
+  const spans = k.parts
+    .map((p) => p.faces.flatMap((f) => f.corners.map((c) => c[0] * u[0] + c[1] * u[1] + c[2] * u[2])))
+    .map((x) => [Math.min(...x), Math.max(...x)] as const)
+    .sort((a, b) => a[0] - b[0]);
+  let end = spans[0]![1];
+  return spans.slice(1).some(([from, to]) => {
+    const apart = from > end + 1e-6;
+    end = Math.max(end, to);
+    return apart;
+  });
 }

@@ -149,17 +149,6 @@ describe("boards where a bay's roof meets the wall", () => {
         const { r } = framed({ ...depot, wallHeight: feet(14), siding, baySlant, covering: "sheet", wings: [bay] });
         const boards = r.sticks.filter((k) => /^(board|clapboard|batten)$/.test(k.member.role) && k.id.startsWith("t/front/")); // prettier-ignore
         expect(boards.length).toBeGreaterThan(10);
-        for (const k of boards) {
-          const along = (c: readonly number[]): number => c[0]! * k.axes.u[0] + c[1]! * k.axes.u[1] + c[2]! * k.axes.u[2]; // prettier-ignore
-          const spans = k.parts
-            .map((p) => p.faces.flatMap((f) => f.corners.map(along)))
-            .map((x) => [Math.min(...x), Math.max(...x)] as const)
-            .sort((a, b) => a[0] - b[0]);
-          let end = spans[0]![1];
-          for (const [from, to] of spans.slice(1)) {
-            expect(from, `${k.id} falls apart`).toBeLessThan(end + 1e-6);
-            end = Math.max(end, to);
-          }
-        }
+        // framed() finds fault with a stick that falls apart
       });
 });
