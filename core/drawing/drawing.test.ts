@@ -63,6 +63,14 @@ describe("a drawing is data", () => {
     expect(boundsOfDrawing(moved(drawing, [5, 5]))).toEqual({ min: [5, -5], max: [105, 65] });
     expect(boundsOfDrawing({ layers: [] })).toEqual({ min: [0, 0], max: [0, 0] });
   });
+  it("is large enough for its words where that is asked: what stands at the right edge is not cut off", () => {
+    const words = { kind: "text", at: [90, 10], text: "both square; 1 notch", size: 2, anchor: "start", font: "text" } as const; // prettier-ignore
+    const d = { layers: [{ name: "list", entities: [words, { ...words, at: [0, 0] as const, text: "x" }] }] };
+    const wide = (svg: string): number => Number(/width="([\d.]+)mm"/.exec(svg)![1]);
+    // letters of 2 mm at 0.7 of that from 90 mm on, and both margins
+    expect(wide(toSvg(d, { title: "t", margin: 5, words: true }))).toBeCloseTo(90 + words.text.length * 1.4 + 10, 3);
+    expect(wide(toSvg(d, { title: "t", margin: 5 }))).toBeCloseTo(100, 3);
+  });
   it("is SVG at true size, a group to a layer, with its text made harmless", () => {
     const svg = toSvg(drawing, { title: "<script>", margin: 5 });
     expect(svg).toContain('width="110mm" height="80mm" viewBox="0 0 110 80"');

@@ -1,5 +1,14 @@
 import type { Page, PagePlan } from "./pages";
-import { boundsOfDrawing, CAP_HEIGHT, LINES, num, type Drawing, type Entity, type Fill } from "./drawing";
+import {
+  boundsOfDrawing,
+  boundsWithWords,
+  CAP_HEIGHT,
+  LINES,
+  num,
+  type Drawing,
+  type Entity,
+  type Fill,
+} from "./drawing";
 
 const TINT: Record<Fill, string> = { timber: "#EAD9B6", black: "#1B2733", white: "#FFFFFF", grey: "#C9CDD0" };
 const escape = (s: string): string =>
@@ -32,9 +41,12 @@ function elements(entities: readonly Entity[], x0: number, y1: number): string {
 }
 const OPEN = `<svg xmlns="http://www.w3.org/2000/svg" version="1.1"`;
 
-/** A drawing as SVG at true size: one user unit is one mm. Carries layers as groups; text is left to the reader's fonts. */
-export function toSvg(d: Drawing, options: { readonly title: string; readonly margin: number }): string {
-  const { min, max } = boundsOfDrawing(d);
+/** A drawing as SVG at true size: one user unit is one mm. Carries layers as groups; text is left to the reader's fonts. With `words` the sheet is large enough for them, too. */
+export function toSvg(
+  d: Drawing,
+  options: { readonly title: string; readonly margin: number; readonly words?: boolean },
+): string {
+  const { min, max } = options.words ? boundsWithWords(d) : boundsOfDrawing(d);
   const [x0, y1] = [min[0] - options.margin, max[1] + options.margin];
   const [w, h] = [max[0] - min[0] + 2 * options.margin, max[1] - min[1] + 2 * options.margin];
   return [

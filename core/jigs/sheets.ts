@@ -64,5 +64,5 @@ export const pagesOf = (s: JigSheet, paper: PaperId): PagePlan => paginate(s.dra
 
 /** One sheet, not cut into pages, as SVG or DXF. */
 export const jigSvg = (s: JigSheet): string =>
-  toSvg(singleSheet(s.drawing, s.words), { title: s.words.title, margin: 5 });
+  toSvg(singleSheet(s.drawing, s.words), { title: s.words.title, margin: 5, words: true });
 export const jigDxf = (s: JigSheet): string => toDxf(singleSheet(s.drawing, s.words));

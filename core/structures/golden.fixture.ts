@@ -46,10 +46,12 @@ export function longOf(k: Resolved): number {
   const along = cornersOf(k).map((c) => c[0] * k.axes.u[0] + c[1] * k.axes.u[1] + c[2] * k.axes.u[2]);
   return (Math.max(...along) - Math.min(...along)) / INCH;
 }
-/** Volume by the divergence theorem over the faces, cubic inches of the prototype. */
+/** Volume of a stick as it is cut, by the divergence theorem over its faces, mm³. */
 export const volumeOf = (k: Resolved): number =>
-  k.parts.reduce((n, p) => n + p.faces.reduce((m, f) => m + (f.plane.d * areaOf(f.corners)) / 3, 0), 0) / INCH ** 3;
+  k.parts.reduce((n, p) => n + p.faces.reduce((m, f) => m + (f.plane.d * areaOf(f.corners)) / 3, 0), 0);
+/** The same in cubic inches of the prototype. */
+export const cubicInches = (k: Resolved): number => volumeOf(k) / INCH ** 3;
 export const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 /** Role and volume of every stick, sorted: what is the same for a structure and its mirror image. */
 export const bill = (sticks: readonly Resolved[]): string[] =>
-  sticks.map((k) => `${k.member.role} ${volumeOf(k).toFixed(2)}`).sort();
+  sticks.map((k) => `${k.member.role} ${cubicInches(k).toFixed(2)}`).sort();

@@ -1,18 +1,15 @@
 import { expect } from "vitest";
 import type { Resolved, ResolvedFrame } from "../../frame";
-import { areaOf, type Vec3 } from "../../geometry";
-import { feet, inches, toModel } from "../../units";
-import { faultsOf, fullSawn } from "../sound.fixture";
+import { feet, inches } from "../../units";
+import { cornersOf, ctx, FOOT, INCH, reach, sum, volumeOf } from "../golden.fixture";
+import { faultsOf } from "../sound.fixture";
 import { defaultsOf } from "../spec";
 import { buildingCheck } from "./judgement/check";
 import { buildingFrame } from "./frame";
 import { buildingLayout, type BuildingLayout } from "./plan/layout";
 import { buildingSpec, type BuildingValues } from "./parameters";
 
-export const ctx = fullSawn();
-/** A foot and an inch of the prototype, model mm. */
-export const FOOT = toModel(ctx.scale, feet(1));
-export const INCH = toModel(ctx.scale, inches(1));
+export { cornersOf, ctx, FOOT, INCH, reach as span, sum, volumeOf };
 
 /** A building without openings that differs from the usual one in these values. */
 export const values = (over: Partial<BuildingValues>): BuildingValues => ({
@@ -63,17 +60,7 @@ export const house: Partial<BuildingValues> = {
   gableOverhang: 0,
 };
 
-export const cornersOf = (k: Resolved): Vec3[] => k.parts.flatMap((p) => p.faces.flatMap((f) => [...f.corners]));
-/** From where to where sticks reach along an axis. */
-export function span(sticks: readonly Resolved[], axis: 0 | 1 | 2): readonly [number, number] {
-  const all = sticks.flatMap(cornersOf).map((c) => c[axis]);
-  return [Math.min(...all), Math.max(...all)];
-}
 export const sizeOf = (sticks: readonly Resolved[], axis: 0 | 1 | 2): number => {
-  const [a, b] = span(sticks, axis);
+  const [a, b] = reach(sticks, axis);
   return b - a;
 };
-/** Volume of a stick as it is cut, by the divergence theorem over its faces, mm³. */
-export const volumeOf = (k: Resolved): number =>
-  k.parts.reduce((n, p) => n + p.faces.reduce((m, f) => m + (f.plane.d * areaOf(f.corners)) / 3, 0), 0);
-export const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { feet, inches } from "../../units";
-import { bill, inInches, longOf, made, sum, volumeOf } from "../golden.fixture";
+import { bill, inInches, longOf, made, sum, cubicInches } from "../golden.fixture";
 
 const window_ = { part: 0, wall: "front", kind: "window", at: feet(6), width: feet(3), height: feet(4), sill: feet(3), mount: "inside", lap: 0 } as const; // prettier-ignore
 const door = { ...window_, kind: "door", at: feet(15), height: feet(7), sill: 0 } as const;
@@ -80,7 +80,7 @@ describe("its floor and its roof", () => {
     expect(joists).toHaveLength(16);
     for (const k of joists) expect(longOf(k)).toBeCloseTo(144 - 4, 3);
     // planks cover 20 × 12 ft
-    expect(sum(of("plank", /main\/floor/).map(volumeOf))).toBeCloseTo(240 * 144 * 1, 0);
+    expect(sum(of("plank", /main\/floor/).map(cubicInches))).toBeCloseTo(240 * 144 * 1, 0);
   });
   it("has a pair of rafters at each end and every 16 in between, as long as the framing square says", () => {
     const rafters = of("common rafter");
@@ -110,7 +110,7 @@ describe("seen in a mirror", () => {
     const [a, b] = [made("building", clad), made("building", other)];
     expect(a.counts()).toEqual(b.counts());
     for (const role of Object.keys(a.counts()))
-      expect(sum(a.of(role).map(volumeOf)) / sum(b.of(role).map(volumeOf)), role).toBeCloseTo(1, 6);
+      expect(sum(a.of(role).map(cubicInches)) / sum(b.of(role).map(cubicInches)), role).toBeCloseTo(1, 6);
   });
   it("a wing before the left half is as one before the right half", () => {
     const lean = { kind: "lean", side: "back", at: feet(2), length: feet(8), depth: feet(5), height: feet(4) };
@@ -137,7 +137,7 @@ describe("boards and sheets by their areas", () => {
     const [z0, z1] = inInches(boards, 2);
     expect(z0).toBeCloseTo(0, 3);
     const holes = (36 + 8) * (48 + 8) + (36 + 8) * (84 + 4);
-    expect(sum(boards.map(volumeOf))).toBeCloseTo((x1 - x0) * (z1 - z0) - holes, -1);
+    expect(sum(boards.map(cubicInches))).toBeCloseTo((x1 - x0) * (z1 - z0) - holes, -1);
   });
   it("roof sheets are the slopes' true shapes: run and overhang over the cosine, by the length", () => {
     const { of } = made("building", { ...shop, covering: "sheet" });
@@ -147,8 +147,8 @@ describe("boards and sheets by their areas", () => {
     for (const k of sheets) {
       const thick = Math.min(k.size[0], k.size[1]) / (25.4 / 87.1);
       // bevelled at the ridge: half of the thickness times the slope is gone
-      expect(volumeOf(k) / thick / 240).toBeGreaterThan(slope - thick);
-      expect(volumeOf(k) / thick / 240).toBeLessThan(slope + thick);
+      expect(cubicInches(k) / thick / 240).toBeGreaterThan(slope - thick);
+      expect(cubicInches(k) / thick / 240).toBeLessThan(slope + thick);
     }
   });
 });

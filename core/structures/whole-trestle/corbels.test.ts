@@ -1,15 +1,12 @@
 import { describe, expect, it } from "vitest";
 import type { Resolved } from "../../frame";
-import type { Vec3 } from "../../geometry";
 import { feet, inches } from "../../units";
-import { faultsOf, fullSawn } from "../sound.fixture";
+import { cornersOf, ctx, made, reach } from "../golden.fixture";
 import { defaultsOf } from "../spec";
 import { trestleCheck } from "./check";
-import { trestleFrame } from "./frame";
 import { trestleLayout } from "./layout";
 import { trestleSpec, type TrestleValues } from "./parameters";
 
-const ctx = fullSawn();
 const level: Partial<Record<keyof TrestleValues, unknown>> = {
   groundBy: "heights",
   heights: [feet(20)],
@@ -27,27 +24,17 @@ function framed(over: Partial<Record<keyof TrestleValues, unknown>>): {
   of: (role: string, within?: RegExp) => Resolved[];
 } {
   // prettier-ignore
-  const v = { ...defaultsOf(trestleSpec), ...over } as TrestleValues;
-  expect(trestleCheck(v, ctx)).toEqual([]);
-  const { faults, resolved } = faultsOf(trestleFrame(v, ctx));
-  expect(faults).toEqual([]);
-  return {
-    l: trestleLayout(v, ctx),
-    of: (role, within) => resolved.sticks.filter((s) => s.member.role === role && (!within || within.test(s.id))),
-  };
+  const { of } = made("trestle", over);
+  return { l: trestleLayout({ ...defaultsOf(trestleSpec), ...over } as TrestleValues, ctx), of };
 }
-const corners = (k: Resolved): Vec3[] => k.parts.flatMap((p) => p.faces.flatMap((f) => [...f.corners]));
-const heights = (k: readonly Resolved[]): readonly [number, number] => {
-  const z = k.flatMap(corners).map((c) => c[2]);
-  return [Math.min(...z), Math.max(...z)];
-};
+const heights = (k: readonly Resolved[]): readonly [number, number] => reach(k, 2);
 
 describe("corbels", () => {
   it("lie two side by side under each pack of 3 plies of 8 in: five bents of four, as long as asked, those at the ends cut with the cap", () => {
     const { l, of } = framed(level);
     expect(of("corbel")).toHaveLength(5 * 2 * 2);
     const long = (k: Resolved): number => {
-      const x = corners(k).map((c) => c[0]);
+      const x = cornersOf(k).map((c) => c[0]);
       return Math.max(...x) - Math.min(...x);
     };
     for (const k of of("corbel", /bent[234]\//)) expect(long(k)).toBeCloseTo(l.mm(feet(4)), 6);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { feet, inches } from "../../units";
-import { bill, inInches, longOf, made, sum, volumeOf } from "../golden.fixture";
+import { bill, inInches, longOf, made, sum, cubicInches } from "../golden.fixture";
 
 // 60 ft in four bays of 15 ft, bents 20 ft high; three stringer plies of 8×16 two bays long under each rail, ties of 8×8
 const level = { groundBy: "heights", heights: [feet(20)], length: feet(60), spacing: feet(15), tieSpacing: inches(14), walkway: "none", refugeEvery: 0, barrelEvery: 0, bulkheads: false } as const; // prettier-ignore
@@ -28,7 +28,7 @@ describe("a level trestle of four bays, counted by hand", () => {
     expect(inner).toEqual([[0], [0], [-180, 180]]);
     // all of a rail's plies together are as long as the track and both caps' halves
     expect(sum(plies.filter((k) => /right\/ply1/.test(k.id)).map(longOf))).toBeCloseTo(720 + 12, 3);
-    expect(sum(plies.map(volumeOf))).toBeCloseTo(6 * 732 * 8 * 16, 0);
+    expect(sum(plies.map(cubicInches))).toBeCloseTo(6 * 732 * 8 * 16, 0);
   });
   it("has its plies under the rails: packs 24 in wide, their middles as far apart as the rail heads", () => {
     const { of } = made("trestle", level);
@@ -78,7 +78,7 @@ describe("a trestle on a curve", () => {
       const [left, right] = ["left", "right"].map((hand) => made("trestle", { ...over, hand }));
       expect(left!.counts()).toEqual(right!.counts());
       for (const role of Object.keys(left!.counts()))
-        expect(sum(left!.of(role).map(volumeOf)) / sum(right!.of(role).map(volumeOf)), role).toBeCloseTo(1, 4);
+        expect(sum(left!.of(role).map(cubicInches)) / sum(right!.of(role).map(cubicInches)), role).toBeCloseTo(1, 4);
     }
   });
   it("has longer outer stringers than inner ones by the chord's share: (R + 29.5 in) over (R − 29.5 in)", () => {
