@@ -172,7 +172,6 @@ const OTHERS: readonly Row[] = [
   ["trestle", { ...level, footing: "pedestal", pedestalTop: I(10) }, /^Pedestals 0′-10″ wide are narrower than the sill/, { pedestalTop: F(2) }],
   ["trestle", { ...level, skewStart: 45, spacing: F(8) }, /comes too near its neighbour/, { skewStart: 0 }],
   ["trestle", { ...level, curve: "radius", radius: F(600), stringerSet: "laminated", skewStart: 20 }, /^Laminated stringers end square to the track/, { skewStart: 0 }],
-  ["trestle", { ...level, between: "solid", heights: [F(50)], middleSill: "6×6", post: "12×12", girt: "6×10", girts: "every" }, /^Girts of 6×10 end on intermediate sills/, { girt: "6×6" }],
   ["snowshed", { post: "round" }, /is “round”; write a nominal size/, { post: "10×10" }],
   ["snowshed", { rise: 1, rafter: "4×14" }, /^At 1 in 12 the rafters' level feet would be/, { rise: 6 }],
   ["snowshed", { purlins: 12, purlin: "8×8" }, /purlins of 8×8 do not fit on slopes/, { purlins: 3, purlin: "4×6" }],
@@ -198,6 +197,7 @@ const OTHERS: readonly Row[] = [
   ["truss", { kind: "plank", position: "through", camber: I(4) }, /^A plank lattice is framed without camber/, { camber: 0 }],
   ["truss", { kind: "fink", position: "roof", depth: F(2), span: F(40), trusses: false }, /is too flat for these trusses/, { depth: F(10) }],
   ["truss", { kind: "scissors", position: "roof", innerDepth: F(9), depth: F(10), span: F(40) }, /^The scissors cross between a tenth and seven tenths/, { innerDepth: F(4) }],
+  ["truss", { kind: "pratt", position: "through", chordShape: "I", chord: "12×12", plate: 4, lateral: "6×6", clearHeight: F(6) }, /^Laterals of 6×6 pass between the flanges of the chords, which leave 0′-4″/, { plate: 2 }],
 ]; // prettier-ignore
 
 const ctx = fullSawn();

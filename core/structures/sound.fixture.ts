@@ -47,8 +47,7 @@ export function faultsOf(frame: Frame, tells = false): { readonly faults: string
 
 /** Whether a notch has cut a stick through: then what is listed as one piece is two. */
 function fallsApart(k: Resolved): boolean {
-  // the web of a built-up chord is parted where a post stands in it: not judged here
-  if (k.parts.length < 2 || k.member.body.shape !== "straight" || k.id.includes("#")) return false;
+  if (k.parts.length < 2 || k.member.body.shape !== "straight") return false;
   const { u } = k.axes;
   const spans = k.parts
     .map((p) => p.faces.flatMap((f) => f.corners.map((c) => c[0] * u[0] + c[1] * u[1] + c[2] * u[2])))

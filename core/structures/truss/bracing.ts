@@ -1,4 +1,5 @@
 import { normalize, sub, type Vec2, type Vec3 } from "../../geometry";
+import { wholeId } from "../../frame";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
@@ -10,7 +11,7 @@ import type { TrussValues } from "./parameters";
 /** Whether a chord of a truss comes by a panel point, other than as an end post. */
 const chordBy = (t: SideTruss, chord: "bottom" | "top", point: string): boolean =>
   t.chords.some((c) => c.chord === chord && c.role !== "end post" && c.points.includes(point));
-/** The stick of a chord that shows its inner face at x. */
+/** The stick of a chord, or its web, that shows its inner face at x. */
 const innerChord = (
   l: TrussLayout,
   t: SideTruss,
@@ -19,7 +20,8 @@ const innerChord = (
   side: 0 | 1,
 ): string | undefined => {
   const ids = chordSeat(l, t, chord, x, 0, 1).on;
-  return t.lattice ? ids[side === 0 ? 1 : 0] : ids[0];
+  const on = t.lattice ? ids[side === 0 ? 1 : 0] : ids[0];
+  return on && on + l.inner.part;
 };
 
 /** Bracing between the two trusses of a span: crossed laterals in plan, struts and portals overhead, crossed sway braces of a deck bridge. */
@@ -67,7 +69,8 @@ function laterals(
   );
   // crossed where two have room one above the other; under beams and beside webs that stand proud of a shallow chord one, turn about
   const proud = right.webs.some((w) => Math.abs(w.y) + w.timber.w / 2 > l.chord.w / 2 + 1e-6);
-  const crossed = 2 * timber.v <= l.chord.v + 1e-6 || !(proud || (v.position === "deck" && chord === "top"));
+  const crossed =
+    2 * timber.v <= l.inner.v + 1e-6 || !(l.inner.part || proud || (v.position === "deck" && chord === "top"));
   list.slice(1).forEach((q, i) => {
     const p = list[i]!;
     const [a, c] = [l.topology.points[p]!, l.topology.points[q]!];
@@ -86,7 +89,12 @@ function laterals(
       const hangs = chord === "bottom" && v.blocks && ((crossed && 2 * timber.v > l.chord.v) || v.camber > 0);
       const block = hangs ? timberOf(v.block, ctx.stock(v.block)).w / 2 + l.mm(25.4) : 0;
       const start = (n: string): number =>
-        Math.max(inset + beside(l, right, n, timber), l.topology.supports.includes(n) ? block + timber.w * 0.75 : 0);
+        Math.max(
+          inset + beside(l, right, n, timber),
+          // two that come to one panel point at one height
+          crossed ? 0 : (timber.w / 2) * (1.1 + span / wide),
+          l.topology.supports.includes(n) ? block + timber.w * 0.75 : 0,
+        );
       const [near, far] = [start(p), start(q)];
       const [s, e] = k === 0 ? [near, span - far] : [span - far, near];
       const [from, to] = [on(s), on(e)];
@@ -120,7 +128,7 @@ function laterals(
 /** How much further from a panel point a lateral starts where an end post thicker than the chord comes to it: past the post. */
 function beside(l: TrussLayout, t: SideTruss, p: string, brace: { readonly v: number }): number {
   const post = t.chords.find((c) => c.role === "end post" && c.points.includes(p));
-  if (!post || l.timbers.endPost.w <= l.chord.w + 1e-6) return 0;
+  if (!post || l.timbers.endPost.w <= l.inner.w + 1e-6) return 0;
   const [a, c] = [post.points[0]!, post.points[post.points.length - 1]!].map((n) => l.topology.points[n]!) as [
     Vec2,
     Vec2,
@@ -216,18 +224,33 @@ function struts(
   const wide = left.place.y - right.place.y;
   const list = l.topology.chords.find((c) => c.id === "top")!.points.filter((p) => chordBy(right, "top", p));
   const lattice = v.kind === "plank";
+  const steepest = Math.max(
+    ...list.slice(1).map((p, i) => {
+      const [a, c] = [l.topology.points[list[i]!]!, l.topology.points[p]!];
+      return Math.abs((c[1] - a[1]) / (c[0] - a[0]));
+    }),
+    0,
+  );
   for (const p of list) {
     const [x, mid] = l.topology.points[p]!;
-    // webs may stand proud of a narrow chord: what is deeper than it stands up over it
-    const z = mid + Math.max(0, (timber.v - l.chord.v) / 2);
+    // between the flanges of an I to its web, where it fits and no rod stands beside that
+    const beside = right.webs.some(
+      (w) => w.timber.round && (w.web.a === p || w.web.b === p) && Math.abs(w.y) + w.timber.w / 2 > l.inner.w / 2,
+    );
+    const behind = beside || timber.v + timber.w * steepest > l.inner.v + 1e-6 ? l.chord : l.inner;
+    // what is deeper than the chord stands up over it, as webs may stand proud; on an I its top lies at the upper flange's
+    const lift = (timber.v - l.chord.v) / 2;
+    const z = mid + (l.inner.part && behind === l.chord ? Math.abs(lift) : Math.max(0, lift));
     const endPosts = [right, left].map((t) => t.chords.find((c) => c.role === "end post" && c.points.includes(p))?.id);
-    const stout = l.timbers.endPost.w > l.chord.w + 1e-6 && endPosts[0] !== undefined;
+    const stout = l.timbers.endPost.w > behind.w + 1e-6 && endPosts[0] !== undefined;
     const plated = v.gussets && b.members.some((m) => m.id === `${right.place.root}/gusset/${p}/far`);
     const faces = plated
       ? [`${right.place.root}/gusset/${p}/far`, `${left.place.root}/gusset/${p}/near`]
       : stout
         ? endPosts
-        : [innerChord(l, right, "top", x, 0)!, innerChord(l, left, "top", x, 1)!];
+        : [innerChord(l, right, "top", x, 0)!, innerChord(l, left, "top", x, 1)!].map((c) =>
+            behind === l.chord ? wholeId(c) : c,
+          );
     const id = `${root}/strut/${p}`;
     b.stick({
       id,
@@ -277,7 +300,7 @@ function struts(
     if (!targets || lattice) continue;
     const k = l.mm(v.knee);
     const post = l.timbers.endPost.w / 2;
-    if (2 * (k + post) > wide - timber.v) continue;
+    if (2 * (k + post) > wide - 2.2 * timber.v) continue;
     ([0, 1] as const).forEach((side) => {
       const [y, inward] = side === 0 ? [0, 1] : [wide, -1];
       const knee = `${root}/knee/${p}/${side === 0 ? "right" : "left"}`;

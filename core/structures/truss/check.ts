@@ -6,6 +6,7 @@ import { unusual } from "../unusual";
 import { countered, takesCounters, topologyOf } from "./counters";
 import { outlineOf } from "./layout";
 import { trussSpec, type TrussValues } from "./parameters";
+import { realFaults } from "./realSizes";
 import { spanUnderTrain, STIFF } from "./span";
 import { forcesOf, STIFF_CHORDS } from "./forces";
 import { panelsOf, plankReach } from "./topology";
@@ -125,14 +126,10 @@ export function trussCheck(v: TrussValues, context?: Context): string[] {
     out.push("Built-up chords are framed for bridge trusses with posts and diagonals: take timbers side by side.");
   if (v.packing > 0 && v.chordPlies > 1 && !built && ["plank", "fink", "scissors"].includes(v.kind))
     out.push("Packed plies are framed for bridge trusses with posts and diagonals: set the packing to 0.");
-  if (
-    (v.chordShape === "I" || v.chordShape === "channel") &&
-    v.position !== "roof" &&
-    v.trusses &&
-    (v.laterals || (v.position === "through" && v.portals))
-  )
+  const web = chord.width - inches(2 * v.plate);
+  if (v.chordShape === "I" && trussShown(v, "lateral") && v.laterals && nominalMm(v.lateral).thickness > web)
     out.push(
-      "The sides of I sections and channels are hollow, so laterals and struts find no face there: take boxes, or leave the bracing off.",
+      `Laterals of ${v.lateral} pass between the flanges of the chords, which leave ${fi(Math.max(0, web))}: take thinner ones, deeper chords, or boxes.`,
     );
   if (v.kind === "plank" && v.camber > 0) out.push("A plank lattice is framed without camber: set it to 0.");
   if (v.kind === "plank" && plankReach(v) * panel < 0.4 * v.depth)
@@ -189,6 +186,7 @@ export function trussCheck(v: TrussValues, context?: Context): string[] {
       out.push(`Ties of ${fi(v.tieLength)} do not reach over both stringers; they need at least ${fi(over)}.`);
   }
   if (out.length > 0) return out;
+  if (context) out.push(...realFaults(v, context, trussShown(v, "lateral") && v.laterals));
   const f = forcesOf(outlineOf(v));
   if (!f.ok) out.push(f.reason);
   return out;

@@ -1,10 +1,12 @@
 import type { Face, Frame, Member, NodeEnd } from "../../frame";
 import { normalize, sub, type Vec2 } from "../../geometry";
+import { model } from "../../units";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
 import { bridgeFloor } from "./floor";
 import { bridgeBracing } from "./bracing";
 import { gussetPlates } from "./gussets";
+import { isEndPost, isThroughRod, lanesOf, pierces, throughRods } from "./lanes";
 import { latticePlanks } from "./lattice";
 import { piersAndBlocks } from "./piers";
 import { topEnd, trussLayout, type ChordSection, type SidePlace, type TrussLayout } from "./layout";
@@ -12,7 +14,7 @@ import type { TrussValues } from "./parameters";
 import type { ChordStick, SideTruss, WebStick } from "./sideTruss";
 import type { Chord, Web } from "./topology";
 
-/** The frame of a truss or a truss bridge. Axes: x along it, y to the left, z up; the bottom chord's work line at z = 0. Model mm. Errors: rods that a chord is too narrow for. */
+/** The frame of a truss or a truss bridge. Axes: x along it, y to the left, z up; the bottom chord's work line at z = 0. Model mm. */
 export function trussFrame(v: TrussValues, ctx: Context): Frame {
   const l = trussLayout(v, ctx);
   const b = builder(ctx.structure);
@@ -41,7 +43,7 @@ export function trussFrame(v: TrussValues, ctx: Context): Frame {
 function sideTruss(b: Builder, v: TrussValues, ctx: Context, l: TrussLayout, place: SidePlace): SideTruss {
   const chords = l.topology.chords.flatMap((c) => chordSticks(b, v, l, place, c, ctx));
   if (v.kind === "plank") return { place, chords, webs: latticePlanks(b, l, place, chords), lattice: true };
-  const webs = l.topology.webs.flatMap((w) => webSticks(b, v, l, place, w, ctx));
+  const webs = l.topology.webs.flatMap((w) => webSticks(b, v, l, place, w));
   if (v.kind === "scissors") scissorsJoints(b, place, chords, webs);
   else joinNodes(b, v, l, place, chords, webs);
   return { place, chords, webs, lattice: false };
@@ -55,6 +57,11 @@ function roleSection(l: TrussLayout, role: string): ChordSection {
   }
   return l.chord;
 }
+/** Channels of both trusses of a bridge turn their backs to each other. */
+const mirrored = (components: ChordSection["components"]): ChordSection["components"] =>
+  components.some((c) => c.name === "web")
+    ? components.map((c) => ({ ...c, at: [c.at[0], model(-c.at[1])] }))
+    : components;
 const LETTERS: Readonly<Record<string, string>> = {
   "bottom chord": "B",
   "top chord": "T",
@@ -125,7 +132,7 @@ function chordSticks(
         b: place.at(q[0], y, q[1]),
         up: place.turn([-d[2] * Math.sign(d[0] || 1), 0, d[0] * Math.sign(d[0] || 1)]),
         seat: ["centre", "centre"],
-        components: s.components,
+        components: place.y < 0 ? mirrored(s.components) : s.components,
       },
     });
     return { id, chord: c.id, role: r.role, points: r.points, member };
@@ -138,42 +145,16 @@ const ROLE_OF: Readonly<Record<Web["role"], { role: string; letter: string }>> =
   counter: { role: "counter", letter: "C" },
 };
 
-/** How far a web's sticks stand off the middle of the truss, across it. */
-export function lanesOf(l: TrussLayout, w: Web, rodPair: boolean): number[] {
-  const { counter, diagonal } = l.timbers;
-  const own = l.timbers[w.role === "vertical" ? "vertical" : w.role];
-  if (w.lane === 2 || w.lane === -2) return [(Math.sign(w.lane) * diagonal.w) / 2];
-  if (w.lane === 1) {
-    // a pair outside the counters; rods of a Howe pass between its two timbers too
-    const inner = Math.max(counter.w, l.timbers.vertical.round ? l.timbers.vertical.w + 0.1 : 0);
-    return [-1, 1].map((k) => (k * (inner + own.w)) / 2);
-  }
-  if (w.role === "vertical" && own.round && rodPair) return [-1, 1].map((k) => k * ((diagonal.w + own.w) / 2 + 0.1));
-  return [0];
-}
-
-/** Whether rods stand in pairs beside single diagonals. */
-const rodsPaired = (l: TrussLayout): boolean => l.topology.webs.some((w) => w.role === "diagonal" && w.lane === 0);
-const throughRods = (v: TrussValues, l: TrussLayout): boolean =>
-  !!l.timbers.vertical.round && ["howe", "king", "queen"].includes(v.kind);
-
-function webSticks(b: Builder, v: TrussValues, l: TrussLayout, place: SidePlace, w: Web, ctx: Context): WebStick[] {
+function webSticks(b: Builder, v: TrussValues, l: TrussLayout, place: SidePlace, w: Web): WebStick[] {
   const [p, q] = [l.topology.points[w.a]!, l.topology.points[w.b]!];
-  const end = w.role === "vertical" && (w.a === "L0" || w.a === l.topology.supports[1]) && v.ends === "vertical";
-  const timber = end && !l.timbers.vertical.round ? l.timbers.endPost : end ? l.timbers.endPost : l.timbers[w.role];
-  const rods = throughRods(v, l) && w.role === "vertical" && !end;
-  const lanes = end ? [0] : lanesOf(l, w, rodsPaired(l) && !!l.timbers.vertical.round && rods);
+  const end = isEndPost(v, l, w);
+  const timber = end ? l.timbers.endPost : l.timbers[w.role];
+  const rods = isThroughRod(v, l, w);
+  const lanes = lanesOf(v, l, w);
   const flip = q[1] < p[1] || (q[1] === p[1] && q[0] < p[0]);
   const [lo, hi] = flip ? [q, p] : [p, q];
   return lanes.map((y, i): WebStick => {
     const id = `${place.root}/${w.id}${lanes.length > 1 ? `/${i === 0 ? "near" : "far"}` : ""}`;
-    if (rods) {
-      const reach = Math.abs(y) + timber.w / 2;
-      if (reach > l.chord.w / 2 + 1e-6)
-        throw new Error(
-          `The rods need chords at least ${((2 * reach * ctx.scale.ratio) / 25.4).toFixed(1)} in wide; these are ${((l.chord.w * ctx.scale.ratio) / 25.4).toFixed(1)} in. Add a ply, or take timber verticals.`,
-        );
-    }
     // a rod stands out of both chords for its washers and nuts; the king post of scissors runs down past them
     const king = v.kind === "scissors";
     const past = rods ? l.chord.v / 2 + l.mm(101.6) : king ? l.chord.v : 0;
@@ -272,9 +253,6 @@ function joinNodes(
     );
   }
 }
-/** Whether a rod so thick at y across a truss goes through wood of a chord, and not between its plies. */
-const pierces = (s: ChordSection, y: number, thick: number): boolean =>
-  s.components.some((c) => Math.abs(c.at[1] - y) < (c.w + thick) / 2 - 1e-6);
 const sectionOf = (chords: readonly ChordStick[], l: TrussLayout, id: string): ChordSection =>
   roleSection(l, chords.find((c) => c.id === id)!.role);
 const roleSectionOf = (l: TrussLayout, c: ChordStick): number => roleSection(l, c.role).w;

@@ -35,6 +35,8 @@ export interface SidePlace {
 export interface TrussLayout {
   readonly topology: Topology;
   readonly chord: ChordSection;
+  /** What of a chord braces meet from inside: the whole of it, or the web between the flanges of an I, by its name in a joint, its depth and thickness. */
+  readonly inner: { readonly part: "" | "#web"; readonly v: number; readonly w: number };
   readonly timbers: Readonly<Record<"endPost" | "vertical" | "diagonal" | "counter" | "plank", Timber>>;
   readonly sides: readonly SidePlace[];
   /** Where each span's left bearing is along the bridge, and the gap between two. */
@@ -92,7 +94,8 @@ export function chordSection(v: TrussValues, ctx: Context, mm: (p: number) => nu
     v.chordShape === "I"
       ? [part("web", web.v, web.w, 0, 0, web)]
       : v.chordShape === "channel"
-        ? [part("web", web.v, web.w, 0, aside, web)]
+        ? // seen from the middle of a bridge its left truss shows this side
+          [part("web", web.v, web.w, 0, aside, web)]
         : [part("near", web.v, web.w, 0, aside, web), part("far", web.v, web.w, 0, -aside, web)];
   return { v: web.v + 2 * flange.w, w: flange.v, components: [...flanges, ...webs], nominal: ply.nominal };
 }
@@ -102,6 +105,7 @@ export function trussLayout(v: TrussValues, ctx: Context): TrussLayout {
   const mm = (n: number): number => toModel(ctx.scale, prototype(n));
   const timber = (name: string): Timber => timberOf(name, ctx.stock(name));
   const topology = topologyOf(outlineOf(v, 1 / ctx.scale.ratio));
+  const chord = chordSection(v, ctx, mm);
   const timbers = {
     endPost: timber(v.endPost),
     vertical: timber(v.vertical),
@@ -109,8 +113,11 @@ export function trussLayout(v: TrussValues, ctx: Context): TrussLayout {
     counter: timber(v.counter),
     plank: timber(v.plank),
   };
+  // of a cambered chord the upper corner of its end leans out
+  const first = topology.chords.find((c) => c.id === "bottom")?.points.map((p) => topology.points[p]!);
+  const lean = first ? chord.v * Math.abs((first[1]![1] - first[0]![1]) / (first[1]![0] - first[0]![0])) : 0;
   const block = v.blocks ? timber(v.block).w / 2 : 0;
-  const pitch = mm(v.span) + 2 * Math.max(mm(v.chordEnd), topEnd(v, timbers, mm), block) + mm(GAP);
+  const pitch = mm(v.span) + 2 * Math.max(mm(v.chordEnd), topEnd(v, timbers, mm), block) + mm(GAP) + lean;
   const starts = Array.from({ length: v.spans }, (_, i) => (i - (v.spans - 1) / 2) * pitch - mm(v.span) / 2);
   const slope = Math.atan(v.grade / 100);
   const [c, s] = [Math.cos(slope), Math.sin(slope)];
@@ -127,9 +134,11 @@ export function trussLayout(v: TrussValues, ctx: Context): TrussLayout {
       };
     }),
   );
+  const web = v.chordShape === "I" ? chord.components.find((c) => c.name === "web") : undefined;
   return {
     topology,
-    chord: chordSection(v, ctx, mm),
+    chord,
+    inner: web ? { part: "#web", v: web.v, w: web.w } : { part: "", v: chord.v, w: chord.w },
     timbers,
     sides,
     starts,

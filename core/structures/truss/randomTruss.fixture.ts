@@ -89,24 +89,7 @@ export const randomTruss: fc.Arbitrary<TrussValues> = fc
           : 0,
       ),
       ...(roof || lattice ? { chordShape: "plies", packing: prototype(0) } : {}),
-      // something has to hold two trusses together
-      ...(v.chordShape === "I" || v.chordShape === "channel"
-        ? {
-            laterals: false,
-            portals: false,
-            floor:
-              v.floor === "none"
-                ? "beams"
-                : v.floor === "ties" && (place !== "deck" || v.kind === "king" || v.kind === "polygonal")
-                  ? "beams"
-                  : v.floor,
-          }
-        : {
-            laterals: v.laterals,
-            floor:
-              v.floor === "ties" && (place !== "deck" || v.kind === "king" || v.kind === "polygonal")
-                ? "beams"
-                : v.floor,
-          }),
+      floor:
+        v.floor === "ties" && (place !== "deck" || v.kind === "king" || v.kind === "polygonal") ? "beams" : v.floor,
     } as unknown as TrussValues;
   });

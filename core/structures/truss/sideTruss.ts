@@ -37,15 +37,27 @@ export function chordSeat(
 ): { readonly z: number; readonly on: readonly string[] } {
   const at = l.topology.points;
   const found: { z: number; id: string }[] = [];
-  for (const c of t.chords.filter((k) => k.chord === chord && k.role !== "end post")) {
-    const [p, q] = [at[c.points[0]!]!, at[c.points[c.points.length - 1]!]!];
-    const slope = (q[1] - p[1]) / (q[0] - p[0]);
-    const from = Math.max(c.member.ends[0] ? -Infinity : p[0], x - wide / 2);
-    const to = Math.min(c.member.ends[1] ? Infinity : q[0], x + wide / 2);
-    if (from > to + 1e-9) continue;
-    const z = [from, to].map((k) => p[1] + slope * (k - p[0]) + (side * l.chord.v * Math.hypot(1, slope)) / 2);
+  // that side of each stick as a line; two that meet in a mitre end where their lines cross, not over the panel point
+  const runs = t.chords
+    .filter((k) => k.chord === chord && k.role !== "end post")
+    .map((c) => {
+      const [p, q] = [at[c.points[0]!]!, at[c.points[c.points.length - 1]!]!];
+      const slope = (q[1] - p[1]) / (q[0] - p[0]);
+      const over = (side * l.chord.v * Math.hypot(1, slope)) / 2;
+      return { c, p, q, slope, z: (k: number): number => p[1] + slope * (k - p[0]) + over };
+    });
+  type Run = (typeof runs)[number];
+  const meet = (m: Run, n: Run): number =>
+    Math.abs(m.slope - n.slope) < 1e-9 ? n.p[0] : n.p[0] + (m.z(n.p[0]) - n.z(n.p[0])) / (n.slope - m.slope);
+  runs.forEach((r, i) => {
+    const { c, p, q } = r;
+    const [before, after] = [runs[i - 1], runs[i + 1]];
+    const from = Math.max(before ? meet(before, r) : c.member.ends[0] ? -Infinity : p[0], x - wide / 2);
+    const to = Math.min(after ? meet(r, after) : c.member.ends[1] ? Infinity : q[0], x + wide / 2);
+    if (from > to + 1e-9) return;
+    const z = [from, to].map(r.z);
     found.push({ z: side > 0 ? Math.max(...z) : Math.min(...z), id: c.id });
-  }
+  });
   const z = side > 0 ? Math.max(...found.map((f) => f.z)) : Math.min(...found.map((f) => f.z));
   if (t.lattice)
     return { z, on: found.length > 0 ? [`${t.place.root}/${chord}/near`, `${t.place.root}/${chord}/far`] : [] };

@@ -1,5 +1,5 @@
 import { nominalMm } from "../../lumber";
-import { stockFace, type Face, type Member } from "../../frame";
+import { envelope, stockFace, type Face, type Member } from "../../frame";
 import { addScaled, cross, distance, normalize, sub, type Vec3 } from "../../geometry";
 import { prototype, toModel } from "../../units";
 import type { Builder } from "../builder";
@@ -29,6 +29,10 @@ export function bracing(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLa
 const lineZ = (at: BentPlace, l: TrestleLayout, i: number): number =>
   -l.mm(at.values.storyHeights.slice(0, i + 1).reduce((s, h) => s + h, 0));
 
+/** How far a straight stick reaches along the track over all, model mm. */
+const thick = (m: Member | undefined): number =>
+  m?.body.shape === "straight" ? envelope(m.body.components).size[1] : 0;
+
 /** Girts between the horizontals of neighbouring bents, cut to their faces. */
 function girts(
   b: Builder,
@@ -53,10 +57,10 @@ function girts(
         const z = lineZ(at, l, i);
         return bentPoint(at)([0, l.mm(postAt(p, z * ctx.scale.ratio, lay.capUnder)), z]);
       };
-      const ends = [on(from, i, true), on(to, i, false)] as const;
-      const target = members.get(ends[0]);
+      const sills = [on(from, i, true), on(to, i, false)] as const;
+      const target = members.get(sills[0]);
       const [p0, p1] = [point(from), point(to)];
-      if (!target || !members.has(ends[1])) continue;
+      if (!target || !members.has(sills[1])) continue;
       b.stick({
         id,
         assembly: `${ctx.structure}/bay${from.number}`,
@@ -72,8 +76,13 @@ function girts(
       const part = target.body.shape === "straight" ? target.body.components[0]! : undefined;
       const off = timber.v * Math.hypot(1, steep) + steep * (part?.w ?? 0);
       const contact = off <= (part?.v ?? 0) + 1e-9 ? "face" : "line";
-      b.join({ kind: "butt", id: `${id}>0`, a: id, end: 0, b: ends[0], face: "+w", contact });
-      b.join({ kind: "butt", id: `${id}>1`, a: id, end: 1, b: ends[1], face: "-w", contact });
+      // one deeper than the sill meets the posts over and under it where they stand proud of the sill's sides
+      const proud = (at: BentPlace, over: boolean): string | undefined => {
+        const post = `${bentRoot(ctx.structure, at)}/story${i + (over ? 1 : 2)}/post/${p.name}`;
+        return contact === "line" && thick(members.get(post)) > thick(target) + 1e-6 ? post : undefined;
+      };
+      b.join({ kind: "butt", id: `${id}>0`, a: id, end: 0, b: proud(from, p1[2] >= p0[2]) ?? sills[0], face: "+w", contact });
+      b.join({ kind: "butt", id: `${id}>1`, a: id, end: 1, b: proud(to, p1[2] <= p0[2]) ?? sills[1], face: "-w", contact });
     }
 }
 

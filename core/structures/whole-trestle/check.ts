@@ -23,7 +23,6 @@ const SIZES = [
 ] as const;
 /** Most bents that are framed at once: a line as long as that is several trestles. */
 const MOST_BENTS = 400;
-type Size = ReturnType<typeof nominalMm>;
 /** How far a bent of round piles may be skewed for braces to lie on the flats that are dressed for them square to it, degrees. Common practice. */
 const ROUND_SKEW = 15;
 /** The highest timber that is had in one piece, nominal inches. */
@@ -92,6 +91,10 @@ export function trestleCheck(v: TrestleValues, context?: Context): string[] {
       out.push(
         `${v.plies} plies of ${v.stringer} are ${fi(v.plies * ply)} wide in the stock chosen and would meet in the middle of the track; take fewer plies or other stock.`,
       );
+    if (v.tieLength < rail + v.plies * ply - inches(0.01) && v.tieLength >= rail + plies)
+      out.push(
+        `Ties of ${fi(v.tieLength)} do not reach over both stringers, which are ${fi(v.plies * ply)} wide each in the stock chosen; they need at least ${fi(rail + v.plies * ply)}.`,
+      );
     // of stock that is thicker than its name
     const real = toPrototype(context.scale, model(timberOf(v.tie, context.stock(v.tie)).w));
     if (v.tieSpacing < real + inches(0.25) && v.tieSpacing >= nominalMm(v.tie).thickness + inches(1))
@@ -117,17 +120,6 @@ export function trestleCheck(v: TrestleValues, context?: Context): string[] {
       `Bent ${at + 1} would be ${fi(lowest)} high; the least is ${fi(least)}. ${v.groundBy === "profile" ? "Lower the ground there, or move the end of the trestle." : "Give it more height."}`,
     );
   }
-  const [sill, post, girt] = [v.middleSill, v.post, v.girt].map(nominalMm) as [Size, Size, Size];
-  if (
-    v.bentKind === "framed" &&
-    v.between === "solid" &&
-    v.girts !== "none" &&
-    sill.thickness < post.thickness &&
-    girt.width > sill.width
-  )
-    out.push(
-      `Girts of ${v.girt} end on intermediate sills (${v.middleSill}) and reach past them, where the posts (${v.post}) stand further out: take sills as thick as the posts, or girts no deeper than the sills.`,
-    );
   if (
     v.bentKind === "pile" &&
     v.braces !== "none" &&

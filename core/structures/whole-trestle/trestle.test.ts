@@ -326,6 +326,19 @@ describe("what depends on the bench", () => {
       /^Ties of 12×14 are 1′-.* thick in the stock chosen and every 1′-1″ leave no gap; space them at least/,
     );
   });
+  it("butts girts deeper than their sills on the posts that stand proud of those: bays of 15 ft less 12 in", () => {
+    const deep = { ...level, between: "solid", heights: [feet(50)], middleSill: "6×6", post: "12×12", girt: "6×10", girts: "every" }; // prettier-ignore
+    const v = values(deep);
+    expect(trestleCheck(v, ctx)).toEqual([]);
+    const { faults, resolved } = faultsOf(trestleFrame(v, ctx));
+    expect(faults).toEqual([]);
+    const girts = resolved.sticks.filter((k) => k.member.role === "girt");
+    expect(girts.length).toBeGreaterThan(0);
+    for (const g of girts) {
+      const x = g.parts.flatMap((p) => p.faces.flatMap((f) => f.corners.map((c) => c[0])));
+      expect(Math.max(...x) - Math.min(...x)).toBeCloseTo(14 * 3.5, 6);
+    }
+  });
   it("bents without stringers stand each for itself on the ground", () =>
     expect(faultsOf(trestleFrame(values({ ...level, stringers: false, girts: "none", braces: "none" }), ctx)).faults).toEqual([])); // prettier-ignore
 });

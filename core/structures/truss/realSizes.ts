@@ -1,0 +1,44 @@
+import { model, printMm } from "../../units";
+import type { Context } from "../kind";
+import { timberOf } from "../timber";
+import { topologyOf } from "./counters";
+import { isThroughRod, lanesOf, parted } from "./lanes";
+import { outlineOf, trussLayout } from "./layout";
+import type { TrussValues } from "./parameters";
+
+/**
+ * Why what goes together by its nominal sizes does not in the strips really used, a sentence each: a chord 12 in wide
+ * that the series has only as 1/4 in strip, so that diagonals beside a counter pass it by; an I whose web is less deep
+ * than the laterals that lie between its flanges.
+ */
+export function realFaults(v: TrussValues, ctx: Context, lateralsLie: boolean): string[] {
+  const out: string[] = [];
+  const l = trussLayout(v, ctx);
+  const { counter, diagonal, vertical } = l.timbers;
+  if (v.kind !== "plank" && topologyOf(outlineOf(v)).webs.some((w) => w.lane === 1)) {
+    const between = Math.max(counter.w, vertical.round ? vertical.w : 0);
+    if (l.chord.w < between + diagonal.w / 2)
+      out.push(
+        `In the stock chosen the chords are ${printMm(model(l.chord.w))} wide, and the diagonals beside the counters stand ${printMm(model(between))} apart: they would meet an edge or miss it. Choose wider strip for the chords, or thinner for the counters, in Stock.`,
+      );
+  }
+  const rods = l.topology.webs.filter((w) => isThroughRod(v, l, w)).flatMap((w) => lanesOf(v, l, w));
+  const reach = Math.max(0, ...rods.map((y) => Math.abs(y) + vertical.w / 2));
+  const cut = rods.flatMap((y) => parted(l.chord, y, vertical.w) ?? [])[0];
+  // a king's go through the end posts' heads too
+  const through = v.kind === "king" ? Math.min(l.chord.w, l.timbers.endPost.w) : l.chord.w;
+  if (reach > through / 2 + 1e-6)
+    out.push(
+      `In the stock chosen the rods need chords at least ${printMm(model(2 * reach))} wide${v.kind === "king" ? ", and end posts" : ""}; these are ${printMm(model(through))}. Add a ply, or take timber verticals.`,
+    );
+  else if (cut)
+    out.push(
+      `In the stock chosen a rod is ${printMm(vertical.w, 2)} thick and would cut ${cut.name === "web" ? "the web" : "a ply"} of the chord in two, ${printMm(cut.w, 2)} thick. ${cut.name === "web" ? "Take channels or boxes, which leave rods a way, or no counters." : "Take thinner rods, thicker plies, or an even number of plies, so that the rods pass between."}`,
+    );
+  const lateral = timberOf(v.lateral, ctx.stock(v.lateral), true);
+  if (v.chordShape === "I" && lateralsLie && lateral.v > l.inner.v + 1e-6)
+    out.push(
+      `In the stock chosen the flanges leave ${printMm(model(l.inner.v))} between them for laterals ${printMm(lateral.v)} thick: choose thinner strip for ${v.lateral} in Stock, or take boxes.`,
+    );
+  return out;
+}
