@@ -65,6 +65,10 @@ function liftOver(sticks: readonly Resolved[], depth: Float64Array): void {
     if (group) group.push(i);
     else groups.set(m.over.group, [i]);
   });
+  sticks.forEach(({ member: { over } }, i) => {
+    const own = over?.own === undefined ? undefined : under.get(name(over.own, over.role));
+    if (own !== undefined) depth[i] = Math.max(depth[i]!, own + 1e-3);
+  });
   for (const all of groups.values()) {
     const { over } = sticks[all[0]!]!.member;
     const top = under.get(name(over!.assembly, over!.role));

@@ -119,7 +119,13 @@ const BUILDING: readonly (readonly [Values, RegExp, Values])[] = [
   [{ openings: [], monitor: true, monitorInset: I(2), gableOverhang: F(1) }, /own overhang of 1′-0″ would pass the gables; set it in by 1′-6″/, { monitor: false }],
   [{ openings: [], monitor: true, caps: true }, /With a monitor there are no valleys, chimneys or ridge boards/, { caps: false }],
   [{ openings: [], monitor: true, collar: "every" }, /stand where the monitor's light falls/, { collar: "none" }],
+  [{ ...house, dormers: [{ ...dormer, roof: "shed", rise: 8 }] }, /^Dormer 1 has one slope of 8 in 12, which would hardly meet the roof behind it; make it 7 in 12 or flatter\.$/, { dormers: [{ ...dormer, roof: "shed", rise: 3 }] }],
+  [{ ...house, dormers: [{ ...dormer, roof: "shed", rise: 6 }] }, /^Dormer 1 would reach .*lower its front/, { dormers: [{ ...dormer, roof: "shed", rise: 1 }] }],
+  [{ ...house, siding: "clapboard", sidingBoard: "2×6", exposure: I(4), fascia: "board", overhang: I(4) }, /^An overhang of 0′-4″ has its fascia in the cladding, 0′-5″ thick; make it at least 0′-6″/, { overhang: I(6) }],
+  [{ ...house, roof: "shed", roofHoles: [{ ...chimney, inward: F(25) }] }, /^Chimney 1 reaches over the high wall; move it in\.$/, { roofHoles: [{ ...chimney, inward: F(20) }] }],
+  [{ ...house, partitions: [{ ...partition, at: F(12) }], openings: [{ ...window_, at: F(12) }], header: "6×8" }, /^Headers stand 0′-2″ proud of the studs inside, where a partition comes/, { header: "2×8" }],
   // trusses under the roof
+  [{ ...house, roofFrame: "trusses", rafterSpacing: F(2), purlin: "2×4", ridge: "14×14" }, /^The ridge board of 14×14 would stand in the trusses' principals/, { ridge: "2×8" }],
   [{ ...house, roofFrame: "trusses", rafterSpacing: F(2), collar: "every" }, /^Tie beams and purlins stand where collar ties/, { collar: "none" }],
   [{ ...house, roofFrame: "trusses", rafterSpacing: F(2), dormers: [dormer] }, /^Purlins would cross the dormers' openings/, { dormers: [] }],
   [{ ...house, roofFrame: "trusses", rafterSpacing: I(8) }, /between them for trusses 0′-6″ thick; space them further apart/, { rafterSpacing: F(2) }],

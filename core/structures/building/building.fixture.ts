@@ -48,6 +48,7 @@ export const dormer = {
   height: feet(4),
   rise: 8,
   overhang: inches(8),
+  roof: "gable",
   windowWidth: feet(2.5),
   windowHeight: feet(1.5),
 };

@@ -236,6 +236,7 @@ export const BUILDING_STARTS: readonly { readonly name: string; readonly params:
         height: feet(4),
         rise: 10,
         overhang: inches(8),
+        roof: "gable",
         windowWidth: feet(2),
         windowHeight: feet(2),
       })),

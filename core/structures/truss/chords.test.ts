@@ -83,6 +83,6 @@ describe("rods through chords", () => {
     const plies = { ...king, chord: "2×12", chordPlies: 3, packing: 0, floor: "none" };
     expect(trussCheck(values({ ...bridge, ...plies, vertical: "⌀2" }), ctx).join(" ")).toMatch(/^In the stock chosen a rod is 0\.64 mm thick and would cut a ply of the chord in two, 0\.58 mm thick\. Take thinner rods/); // prettier-ignore
     expect(trussCheck(values({ ...bridge, ...plies, vertical: "⌀1" }), ctx)).toEqual([]);
-expect(trussCheck(values({ ...bridge, ...plies, chord: "4×12" }), ctx)).toEqual([]);
+    expect(trussCheck(values({ ...bridge, ...plies, chord: "4×12" }), ctx)).toEqual([]);
   });
 });

@@ -81,8 +81,24 @@ function girts(
         const post = `${bentRoot(ctx.structure, at)}/story${i + (over ? 1 : 2)}/post/${p.name}`;
         return contact === "line" && thick(members.get(post)) > thick(target) + 1e-6 ? post : undefined;
       };
-      b.join({ kind: "butt", id: `${id}>0`, a: id, end: 0, b: proud(from, p1[2] >= p0[2]) ?? sills[0], face: "+w", contact });
-      b.join({ kind: "butt", id: `${id}>1`, a: id, end: 1, b: proud(to, p1[2] <= p0[2]) ?? sills[1], face: "-w", contact });
+      b.join({
+        kind: "butt",
+        id: `${id}>0`,
+        a: id,
+        end: 0,
+        b: proud(from, p1[2] >= p0[2]) ?? sills[0],
+        face: "+w",
+        contact,
+      });
+      b.join({
+        kind: "butt",
+        id: `${id}>1`,
+        a: id,
+        end: 1,
+        b: proud(to, p1[2] <= p0[2]) ?? sills[1],
+        face: "-w",
+        contact,
+      });
     }
 }
 

@@ -1,6 +1,7 @@
 import { planeAt } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { bayPeak, baysOf } from "../bay/bay";
+import { cheekOf } from "../roof/dormer";
 import { breakOf, upperSlope } from "../roof/facets";
 import { LEAST } from "./layBoard";
 import { onWall } from "../plan/sides";
@@ -74,10 +75,10 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
       : -Math.min(mm(v.skirt), l.floorDepth + (v.foundation === "none" || v.foundation === "bents" ? 0 : t.sillBeam.w));
   // it stands on the water table
   const on = part.onRoof;
-  const surface = (p: number): number => planeZ(part.slopes.S!, 0) + (on ? (on.x - p) * on.k : 0);
-  const foot = on ? surface(part.p[1]) : hung + (v.waterTable ? t.waterTable.v : 0);
+  const foot = on ? on.surface(0) : hung + (v.waterTable ? t.waterTable.v : 0);
+  const cheek = cheekOf(part, w);
   const base =
-    on && w.through ? { datum: on.datum, at: (s: number) => surface(w.side === "S" ? s : w.length - s) } : undefined;
+    on && cheek ? { datum: on.datum, at: (s: number) => on.surface(cheek.frontLeft ? s : w.length - s) } : undefined;
   const [openLeft, openRight] = openEnds(part, w);
   // an end wall's cladding covers the edges of the long walls'; corner boards stand between
   const corner = (side: "left" | "right"): number => {
@@ -133,7 +134,7 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
     });
   }
   // the ledger of a lean-to runs out over its ends
-  if (part.roof === "lean" && !w.through && mm(v.gableOverhang) > 0) {
+  if (part.roof === "lean" && !on && !w.through && mm(v.gableOverhang) > 0) {
     const s = part.slopes.S!;
     const low = planeZ(s, part.q[1] - part.q[0] - t.ridge.w) - t.ridge.v;
     const [from, to] = w.side === "E" ? [w.length - t.ridge.w, w.length] : [0, t.ridge.w];

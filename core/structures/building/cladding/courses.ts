@@ -41,6 +41,9 @@ export function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: read
     const row: Behind[] = [];
     const [s0b, s1b] = overBase(f, z1);
     if (s1b - s0b < 2 * LEAST) continue;
+    // between a roof and the covering under a shed dormer's cheek a course is longest at its foot
+    const [footFrom, footTo] = overBase(f, z0);
+    if (slanted && Math.min(footTo, ends[1]!) - Math.max(footFrom, ends[0]!) < 2 * LEAST) continue;
     rest(
       [s0b, s1b],
       [...holes.map((h) => [h.from, h.to] as const), ...coreOf(b, w, f.holes, [z0, Math.min(z1, f.head)])],
@@ -57,7 +60,7 @@ export function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: read
         s: [s0, s1],
         z: [z0, z1],
         upright: false,
-        ...(f.base ? { ends: f.wall.side === "S" ? [undefined, SQUARE] : [SQUARE, undefined] } : {}),
+        ...(f.base ? { ends: baseEnd(f) === "end0" ? [undefined, SQUARE] : [SQUARE, undefined] } : {}),
         out: lapped ? (board.w * cos + board.v * lean) / 2 : board.w / 2,
         ...(lapped ? { tilt: lean } : {}),
         touch: {
@@ -69,7 +72,7 @@ export function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: read
         onFirst: i === 1 || f.base !== undefined,
       });
       row.push({ id, s: [s0, s1], z: [z0, z1] });
-      onBase(b, f, id, f.wall.side === "S" ? "end0" : "end1");
+      onBase(b, f, id, baseEnd(f));
       if (cut)
         for (const d of f.slopes)
           b.join({
@@ -85,6 +88,8 @@ export function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: read
     below = row;
   }
 }
+/** Which end of a course comes down on the covering under a dormer's cheek. */
+const baseEnd = (f: CladFace): "end0" | "end1" => (f.base && f.base.at(1) > f.base.at(0) ? "end1" : "end0");
 /** From where to where along a wall a level stands over the covering it ends on below. */
 function overBase(f: CladFace, z: number): [number, number] {
   const { base } = f;

@@ -18,7 +18,8 @@ export function drawnOver(b: Builder, l: BuildingLayout): void {
   b.members.forEach((m, i) => {
     const group = groups.find(([prefix]) => m.id.startsWith(prefix));
     const cover = /^(.*\/roof)\/cover-([SNEW])/.exec(m.assembly);
-    const over = group?.[1] ?? (cover ? { assembly: `${cover[1]}/slope-${cover[2]}`, role, group: m.id } : undefined);
+    const own = cover && `${cover[1]}/slope-${cover[2]}`;
+    const over = group ? { ...group[1]!, ...(own ? { own } : {}) } : own && { assembly: own, role, group: m.id };
     if (over) b.members[i] = { ...m, over };
   });
 }

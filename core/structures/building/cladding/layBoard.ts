@@ -61,7 +61,7 @@ export function lay(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly
   const shows = behind.filter((m) => {
     const left = Math.max(m.s[0], touch.s[0]);
     const right = Math.min(m.s[1], touch.s[1]);
-    if (right - left <= LEAST) return false;
+    if (right - left <= Math.min(LEAST, (m.s[1] - m.s[0]) / 2)) return false;
     const low = Math.max(m.z[0], touch.z[0]);
     const high = Math.min(m.z[1], touch.z[1]);
     const hides = (h: Hole): boolean =>

@@ -21,7 +21,7 @@ import {
 } from "../plan/nominal";
 import { openingFaults } from "./openingFaults";
 import { realSizes } from "../plan/realSizes";
-import { roofFaults } from "./roofFaults";
+import { overhangFaults, roofFaults } from "./roofFaults";
 import { buildingSpec, type BuildingValues } from "../parameters";
 import { loftFlight, loftHeadroom } from "../platform/stairs";
 import { standFaults } from "../floors/stand";
@@ -43,6 +43,7 @@ function realFaults(v: BuildingValues, context: Context): string[] {
     ...proudFaults(own),
     ...capFaults(own),
     ...leanFaults(own),
+    ...overhangFaults(own, context.scale.ratio),
   ].map((x) => `In the stock chosen: ${x}`);
 }
 
@@ -64,7 +65,9 @@ function proudFaults(v: BuildingValues): string[] {
   const out: string[] = [];
   const proud = v.framing === "posts" ? nominalMm(v.girt).width - nominalMm(v.post).width : 0;
   const jacks = v.framing === "studs" && v.openingFrame === "jacks" && v.openings.length > 0;
-  const header = v.lined && jacks ? nominalMm(v.header).thickness - nominalMm(v.stud).width : 0;
+  // a partition that comes to a wall behind an opening meets what is over that
+  const met = v.partitions.some((p) => crossedByPartition(v, p.at).length > 0);
+  const header = (v.lined || met) && jacks ? nominalMm(v.header).thickness - nominalMm(v.stud).width : 0;
   const corner =
     v.framing === "studs" && v.corner === "solid" ? nominalMm(v.cornerPost).width - nominalMm(v.stud).width : 0;
   if (corner > 1e-6)
@@ -79,7 +82,9 @@ function proudFaults(v: BuildingValues): string[] {
   if (proud > 1e-6)
     out.push(`Girts ${fi(nominalMm(v.girt).width)} deep would stand ${fi(proud)} proud of the posts; take girts no deeper than the posts.`); // prettier-ignore
   if (header > 1e-6)
-    out.push(`Headers stand ${fi(header)} proud of the studs inside, where the lining lies; take thinner ones.`);
+    out.push(
+      `Headers stand ${fi(header)} proud of the studs inside, where ${v.lined ? "the lining lies" : "a partition comes"}; take thinner ones.`,
+    );
   if (knee > 1e-6)
     out.push(
       `Knee braces stand ${fi(knee)} proud of the posts inside, where lining and partitions come; take thinner ones.`,

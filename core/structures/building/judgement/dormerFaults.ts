@@ -43,16 +43,25 @@ export function dormerFaults(v: BuildingValues): string[] {
     const front = (v.ridgeAlong === "width" ? "right" : "front") === d.side;
     const run =
       v.roof === "shed" ? across : v.roof === "saltbox" ? across / 2 + (front ? -1 : 1) * v.ridgeShift : across / 2;
-    const back = d.inward + (d.height + rafter.width * Math.hypot(1, own)) / k;
-    const top = back + (half * own) / k;
+    const lift = d.height + rafter.width * Math.hypot(1, own);
+    const shed = d.roof === "shed";
+    if (shed && k - own < 1.5 / 12) {
+      out.push(
+        `${name} has one slope of ${d.rise} in 12, which would hardly meet the roof behind it; make it ${Math.max(0, v.rise - 2)} in 12 or flatter${v.rise < 3 ? ", on a steeper roof" : ""}.`,
+      );
+      return;
+    }
+    const back = d.inward + lift / (shed ? k - own : k);
+    const top = shed ? back : back + (half * own) / k;
     const most = run - nominalMm(v.ridge).thickness - inches(8);
     if (top > most)
       out.push(
-        `${name} would reach ${fi(top)} in from the wall, and the ridge is at ${fi(run)}; lower its front by ${fi((top - most) * k)}, or set it further out.`,
+        `${name} would reach ${fi(top)} in from the wall, and the ridge is at ${fi(run)}; lower its front by ${fi((top - most) * (shed ? k - own : k))}, or set it further out.`,
       );
+    // the tails of one slope hang over the front by a third of the rafters' depth at most
+    const tails = shed ? (rafter.width / 3) * Math.hypot(1, own) + inches(3) * own : 0;
     const room =
-      s.plates +
-      s.thick +
+      Math.max(s.plates + s.thick, tails) +
       (d.windowWidth > 0
         ? (v.casings ? nominalMm(v.casing).width : 0) + d.windowHeight + s.thick + s.wall * k + v.fit * 160
         : inches(6));
@@ -66,7 +75,7 @@ export function dormerFaults(v: BuildingValues): string[] {
       out.push(
         `${name}'s window is ${fi(d.windowWidth)} wide; between its corners there is room for ${fi(Math.max(0, wide))}.`,
       );
-    if (d.windowWidth > 0 && v.casings && v.barge) {
+    if (!shed && d.windowWidth > 0 && v.casings && v.barge) {
       // the casing's upper corner under the barge boards
       const casing = nominalMm(v.casing).width;
       const over =
@@ -77,20 +86,25 @@ export function dormerFaults(v: BuildingValues): string[] {
       if (over + TOLD < inches(1))
         out.push(`${name}'s window is cased up into its barge boards; make it narrower, or its roof steeper.`);
     }
-    const depth = (d.height - above + s.plates) / k;
-    const least2 = s.wall + 3 * rafter.thickness + inches(6) + (above + s.plates) / k;
+    const meets = shed ? k - own : k;
+    // of one slope its rafters come down on a nailer that lies over the opening's upper end
+    const sunk = shed
+      ? Math.max((rafter.width * Math.hypot(1, own)) / meets, nominalMm(v.casing).width + 2 * rafter.thickness)
+      : (above + s.plates) / k;
+    const depth = shed ? lift / meets : (d.height - above + s.plates) / k;
+    const least2 = s.wall + 3 * rafter.thickness + inches(6) + sunk;
     if (back - d.inward + TOLD < least2)
       out.push(
         `${name} is too low to stand out of its slope: it needs ${fi(least2)} from its front to the roof behind and has ${fi(Math.max(0, depth))}.`,
       );
-    if (d.height + TOLD < d.overhang * own + rafter.width * Math.hypot(1, own) + inches(6))
+    if (!shed && d.height + TOLD < d.overhang * own + rafter.width * Math.hypot(1, own) + inches(6))
       out.push(`${name} is ${fi(d.height)} high; its eaves would lie on the roof. Raise it, or shorten its overhang.`);
     const ridge =
       nominalMm(v.ridge).width +
       nominalMm(v.ridge).thickness * own -
       half * own -
       rafter.width * 0.65 * Math.hypot(1, own);
-    if (ridge > 0)
+    if (!shed && ridge > 0)
       out.push(
         `${name}'s ridge board of ${v.ridge} would hang ${fi(ridge)} below its plates; make its roof steeper, itself wider, or the ridge less deep.`,
       );

@@ -4,6 +4,7 @@ import {
   eaveSide,
   fi,
   TOLD,
+  cladDepth,
   hasGables,
   hasSoffit,
   hasTrusses,
@@ -47,6 +48,8 @@ export function roofFaults(v: BuildingValues): string[] {
       );
     if (h.inward - h.length / 2 + TOLD < nominalMm(v.stud).width + inches(4))
       out.push(`Chimney ${i + 1} reaches over the wall; move it in.`);
+    if (v.roof === "shed" && h.inward + h.length / 2 - TOLD > v.width - nominalMm(v.stud).width - inches(4))
+      out.push(`Chimney ${i + 1} reaches over the high wall; move it in.`);
   });
   if (hasTrusses(v)) out.push(...trussFaults(v));
   const fascia = v.fascia === "board" ? nominalMm(v.fasciaSize).thickness : 0;
@@ -127,9 +130,25 @@ export function roofFaults(v: BuildingValues): string[] {
     );
   if (v.roof === "gambrel" && v.upperRise >= v.rise)
     out.push(`A gambrel's upper slope is the flatter one: ${v.upperRise} in 12 is not below ${v.rise} in 12.`);
-  if (hasGables(v) && v.gableOverhang > 1e-6 && v.gableOverhang < rafter.thickness + inches(0.5))
+  out.push(...overhangFaults(v));
+  return out;
+}
+
+/** Overhangs that leave no room between the cladding and what runs along their edge, a sentence each: a rafter at the gables, a fascia along the eaves. What stands free of a gable needs 0.2 mm of the model besides, at the ratio. */
+export function overhangFaults(v: BuildingValues, ratio = 0): string[] {
+  const out: string[] = [];
+  if (!sloped(v)) return out;
+  const clad = cladDepth(v);
+  const rafter = nominalMm(v.rafter).thickness;
+  const least = rafter + Math.max(inches(0.5), clad, 0.2 * ratio);
+  if (hasGables(v) && v.gableOverhang > 1e-6 && v.gableOverhang + TOLD < least)
     out.push(
-      `An overhang of ${fi(v.gableOverhang)} at the gables has no room for a rafter ${fi(rafter.thickness)} thick; make it 0 or at least ${fi(rafter.thickness + inches(0.5))}.`,
+      `An overhang of ${fi(v.gableOverhang)} at the gables has no room for a rafter ${fi(rafter)} thick${clad > inches(0.5) ? ` beside cladding of ${fi(clad)}` : ""}; make it 0 or at least ${fi(least)}.`,
+    );
+  const fascia = v.fascia === "board" ? nominalMm(v.fasciaSize).thickness : 0;
+  if (fascia > 0 && clad > inches(1) && v.overhang + TOLD < fascia + clad)
+    out.push(
+      `An overhang of ${fi(v.overhang)} has its fascia in the cladding, ${fi(clad)} thick; make it at least ${fi(fascia + clad)}, or leave the tails bare.`,
     );
   return out;
 }

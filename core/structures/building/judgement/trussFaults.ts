@@ -45,6 +45,13 @@ export function trussFaults(v: BuildingValues): string[] {
     out.push(
       `${queens ? "Queen" : "King"}-post trusses of these timbers at ${v.rise} in 12 need a building ${fi(least)} wide, and it is ${fi(across)}: make it wider, steeper, or the timbers lighter.`,
     );
+  const ridge = nominalMm(v.ridge);
+  const beside = Math.max(0, (ridge.thickness - sizes[2]!.thickness) / 2) * k;
+  const hangs = (nominalMm(v.rafter).width + nominalMm(v.purlin).width) * stretch - beside;
+  if (!queens && ridge.width > hangs + TOLD)
+    out.push(
+      `The ridge board of ${v.ridge} would stand in the trusses' principals, ${fi(Math.max(0, hangs))} under its top; take one no deeper than that.`,
+    );
   const low = heel + (face - heel) / (v.purlins + 1);
   const under = above + low * k - (nominalMm(v.rafter).width + nominalMm(v.purlin).width) * stretch;
   if (under < nominalMm(v.stud).width)

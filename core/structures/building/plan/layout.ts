@@ -59,17 +59,18 @@ export interface Slope {
   /** Width of the seat cut on the plate. */
   readonly seat: number;
 }
-/** How a dormer's roof meets the one under it. Model mm, in the dormer's axes. */
+/** How a dormer stands on the roof under it. Model mm, in the dormer's axes. */
 export interface OnRoof {
-  /** How far its ridge runs in past p = 0, where its eaves' planes meet the slope's. */
-  readonly reach: number;
-  /** The line on which its slopes meet the covering of the one under it: p = x − m × inward of its eave wall. */
-  readonly x: number;
-  readonly m: number;
-  /** The rise of the slope under it per unit of run, along which it falls to +p. */
-  readonly k: number;
+  /** The side that is its front. */
+  readonly front: Side;
+  /** Height of the covering under it, so far level behind its front. */
+  readonly surface: (behind: number) => number;
   /** The plane of that covering, a datum that keeps what lies over it. */
   readonly datum: string;
+  /** Of a gabled one: how far its ridge runs in past p = 0, and the line on which its slopes meet that covering, p = x − m × inward of its eave wall. */
+  readonly ridged?: { readonly reach: number; readonly x: number; readonly m: number };
+  /** Of a shed dormer: how far behind its front its rafters end on their nailer. */
+  readonly nailed?: number;
 }
 export type RoofKind = BuildingValues["roof"] | "lean";
 /** A rectangle of the building with its walls and roof, in its own axes: p along the ridge, q across. Model mm. */

@@ -88,6 +88,16 @@ export const hasLoftFlight = (v: BuildingValues): boolean =>
   v.loft && v.loftStair && v.loftFlight && v.unseenRooms.every((r) => r.part !== 0) && v.framing !== "none";
 /** Whether the eaves are closed from below. */
 export const hasSoffit = (v: BuildingValues): boolean => v.soffit && v.fascia === "board" && v.overhang > 0;
+/** How far the cladding stands out from the framing, by the names of its boards: a clapboard leans by its thickness over what shows. */
+export function cladDepth(v: BuildingValues): number {
+  if (v.siding === "none" || v.framing === "none") return 0;
+  const { thickness, width } = nominalMm(v.sidingBoard);
+  const own =
+    v.siding === "clapboard"
+      ? thickness * (1 + width / Math.min(v.exposure, width * 0.95))
+      : thickness + (v.siding === "batten" ? nominalMm(v.batten).thickness : 0);
+  return Math.max(own, v.cornerBoards ? nominalMm(v.cornerBoard).thickness : 0);
+}
 /** Whether the main walls may begin at levels of their own: no floor or foundation carries them. */
 export const hasOwnFeet = (v: BuildingValues): boolean =>
   v.framing !== "none" && v.floor !== "under" && v.foundation === "none" && !v.lined;

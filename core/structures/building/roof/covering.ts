@@ -140,6 +140,8 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
       i0 > f.to - t.ridge.w / (part.roof === "lean" ? 1 : 2) - NEAR
     )
       continue;
+    // on a shed dormer its rafters end on their nailer before its slope does
+    if (v.covering === "spaced" && i1 > (part.onRoof?.nailed ?? Infinity) + NEAR) continue;
     const opened = holes.filter((h) => h.inward[0] <= i0 + NEAR && h.inward[1] >= i1 - NEAR);
     const pieces = breaks.slice(1).flatMap((end, j) =>
       rest(

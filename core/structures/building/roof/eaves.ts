@@ -56,7 +56,7 @@ export function fascias(b: Builder, l: BuildingLayout, part: Part, interrupted: 
       continue;
     }
     // a wing's eave begins at the inner corner with the main one's; the main one's is parted by it
-    const on = part.onRoof;
+    const on = part.onRoof?.ridged && { ...part.onRoof, ...part.onRoof.ridged };
     const start = on ? on.x + on.m * out : part.open === "W" && part.valley ? out : part.p[0] - over0;
     const cuts = interrupted.filter((i) => i.side === side).sort((m, n) => m.at - n.at);
     let from = start;

@@ -57,7 +57,7 @@ export function facetsOf(l: BuildingLayout, part: Part, interrupted: readonly In
   const [p0, p1] = part.p;
   const g0 = part.open === "W" ? 0 : part.gableOut;
   const g1 = part.gableOut;
-  const meets = part.onRoof ?? (part.valley ? { x: 0, m: 1 } : { x: p0 - g0, m: 0 });
+  const meets = part.onRoof?.ridged ?? (part.valley ? { x: 0, m: 1 } : { x: p0 - g0, m: 0 });
   const edge = (s: Slope): readonly [Bound, Bound] =>
     s.side === "S"
       ? [

@@ -1,15 +1,17 @@
 import { normalize, planeAt, type Plane, type Vec3 } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { coverThick, dormersOf, plates, plateStock, stock, type Dormer } from "./dormer";
+import { dormerFront } from "./dormerFront";
+import { shedDormer } from "./shedDormer";
 import { gableRoof } from "./gable";
 import { rafterStations } from "./rafterStations";
-import { onCentres, onWall, sideName } from "../plan/sides";
+import { onCentres, sideName } from "../plan/sides";
 import { rootOf, type BuildingLayout } from "../plan/layout";
 import { move, placed, turn } from "../plan/place";
 import { over, planeZ, rafter, roofKit, slopePlane, type RoofKit } from "./slopes";
-import { buttJoint, LEFT, RIGHT, TOP, UNDER, wallKit, touching } from "../walls/wallKit";
+import { buttJoint, TOP, UNDER, touching } from "../walls/wallKit";
 
-/** Walls on the trimmers and on the header under the front, rafters, ridge, and jacks on valley boards that lie on the covering. */
+/** Dormers: walls on the trimmers and on the header under the front; over them rafters, ridge and jacks on valley boards that lie on the covering, or rafters of one slope on a nailer there. */
 export function frameDormers(b: Builder, l: BuildingLayout): void {
   for (const d of dormersOf(l)) {
     const main = placed(b, l.main.place);
@@ -18,14 +20,18 @@ export function frameDormers(b: Builder, l: BuildingLayout): void {
     const local = placed(b, d.part.place);
     const k = roofKit(local, l, d.part);
     const trimmers = ([0, 1] as const).map((i) => trimmer(b, l, d, i));
+    dormerFront(b, l, d, trimmers);
+    if (d.part.onRoof!.nailed !== undefined) {
+      shedDormer(b, k, d, trimmers);
+      continue;
+    }
     cheeks(b, l, d, trimmers);
-    front(b, l, d);
     gableRoof(k, []);
     onSlope(b, k, d, cover);
   }
 }
 /** A plane that keeps what lies over it. */
-const up = (p: Plane): Plane => ({ n: [-p.n[0], -p.n[1], -p.n[2]], d: -p.d });
+export const up = (p: Plane): Plane => ({ n: [-p.n[0], -p.n[1], -p.n[2]], d: -p.d });
 
 /** The main rafter under a cheek: to the left or the right seen from outside. */
 function trimmer(b: Builder, l: BuildingLayout, d: Dormer, i: 0 | 1): string {
@@ -102,78 +108,16 @@ function cheeks(b: Builder, l: BuildingLayout, d: Dormer, trimmers: readonly str
   });
 }
 
-/** The front: plates between and over the cheeks', studs on the header in the slope, the frame of its window. */
-function front(b: Builder, l: BuildingLayout, d: Dormer): void {
-  const w = d.part.walls.find((x) => x.side === "E")!;
-  const k = wallKit(b, l, w);
-  const t = stock(l);
-  const p = plateStock(l);
-  const under = w.top - plates(l) * p.w;
-  const side = (s: "S" | "N", n: number): string =>
-    `${rootOf(l, d.part.walls.find((x) => x.side === s)!.name)}/plate/${n}`;
-  const lower = k.along("plate/1", "top plate", "T", p, w.from, w.to, under, { square: false });
-  b.join(buttJoint(lower, 0, side("S", 1), "-v"));
-  b.join(buttJoint(lower, 1, side("N", 1), "-v"));
-  if (plates(l) === 2) {
-    const upper = k.along("plate/2", "top plate", "T", p, 0, w.length, under + p.w);
-    b.join({ kind: "lap", id: `${upper}>1`, a: upper, b: lower, aFace: UNDER, bFace: TOP, contact: "face" });
-    for (const s of ["S", "N"] as const)
-      b.join({ kind: "lap", id: `${upper}>${s}`, a: upper, b: side(s, 1), aFace: UNDER, bFace: TOP, contact: "face" });
-  }
-  const header = `${rootOf(l, l.main.name)}/roof/${d.side}/${d.part.name}-header1`;
-  const foot = planeZ(d.slope, d.inward[0]);
-  const gap = w.gaps[0];
-  const upright = (path: string, role: string, s: number, z0: number, z1: number, on: string, over: string): string => {
-    const id = `${k.root}/${path}`;
-    b.stick({
-      id,
-      assembly: k.root,
-      role,
-      letter: role === "cripple" ? "C" : "S",
-      timber: t,
-      a: onWall(w, s, t.v / 2, z0),
-      b: onWall(w, s, t.v / 2, z1),
-      up: w.n,
-    });
-    b.join(buttJoint(id, 0, on, "+v", "line"));
-    b.join(buttJoint(id, 1, over, UNDER));
-    return id;
-  };
-  const kings = gap
-    ? ([gap.from - t.w / 2, gap.to + t.w / 2] as const).map((s, i) =>
-        upright(`${gap.name}/king/${i === 0 ? "left" : "right"}`, "king stud", s, foot, under, header, lower),
-      )
-    : [];
-  if (gap) {
-    const head = k.along(`${gap.name}/header/1`, "header", "H", t, gap.from, gap.to, gap.head, { square: false });
-    const sill = k.along(`${gap.name}/sill`, "window sill", "W", t, gap.from, gap.to, gap.sill - t.w, {
-      square: false,
-    });
-    for (const id of [head, sill]) {
-      b.join(buttJoint(id, 0, kings[0]!, RIGHT));
-      b.join(buttJoint(id, 1, kings[1]!, LEFT));
-    }
-    const middle = (gap.from + gap.to) / 2;
-    if (gap.to - gap.from > l.mm(l.v.studSpacing) && gap.sill - t.w - foot > t.v)
-      upright(`${gap.name}/foot/1`, "cripple", middle, foot, gap.sill - t.w, header, sill);
-  }
-  for (const s of onCentres(w.length, l.mm(l.v.studSpacing), "middle")) {
-    const clear = 1.5 * t.w + 0.2;
-    if (s < w.from + clear || s > w.to - clear) continue;
-    if (gap && s > gap.from - t.w - clear && s < gap.to + t.w + clear) continue;
-    upright(`stud/${Math.round(s / l.mm(25.4))}`, "stud", s, foot, under, header, lower);
-  }
-}
-
 /** What of the roof lies over the main slope: the ridge's end, tails beside it, jacks on their valley boards. */
 function onSlope(b0: Builder, k: RoofKit, d: Dormer, cover: number): void {
   const { b, l, part, root } = k;
   const { t } = l;
-  const on = part.onRoof!;
+  const on = part.onRoof!.ridged!;
+  const { datum } = part.onRoof!;
   const half = part.q[1];
   const s = part.slopes.S!;
   const ridge = `${root}/roof/ridge`;
-  b.join({ kind: "trim", id: `${ridge}/slope`, a: ridge, datum: on.datum, as: "end0", contact: "gap" });
+  b.join({ kind: "trim", id: `${ridge}/slope`, a: ridge, datum, as: "end0", contact: "gap" });
   // tails that reach down to the covering
   const low = planeZ(s, -part.out) - t.rafter.v * Math.hypot(1, s.k);
   const surface = (p: number): number => planeZ(s, 0) + (on.x - p) * d.slope.k;
@@ -181,7 +125,7 @@ function onSlope(b0: Builder, k: RoofKit, d: Dormer, cover: number): void {
     if (surface(p - t.rafter.w / 2) < low) return;
     for (const side of ["S", "N"] as const) {
       const id = `${root}/roof/${side}/${i + 1}`;
-      b.join({ kind: "trim", id: `${id}/slope`, a: id, datum: on.datum, as: "end0", contact: "gap" });
+      b.join({ kind: "trim", id: `${id}/slope`, a: id, datum, as: "end0", contact: "gap" });
     }
   });
   const board = t.casing;
@@ -244,7 +188,7 @@ function onSlope(b0: Builder, k: RoofKit, d: Dormer, cover: number): void {
   }
 }
 
-/** Joins the valley boards to what they lie on: the covering, or the rafters of a slope that is left open. */
+/** Joins valley boards and nailers to what they lie on: the covering, or the rafters of a slope that is left open. */
 export function seatValleyBoards(b: Builder, l: BuildingLayout): void {
   for (const d of dormersOf(l)) {
     const root = `${rootOf(l, l.main.name)}/roof/`;
@@ -254,8 +198,9 @@ export function seatValleyBoards(b: Builder, l: BuildingLayout): void {
         ? m.id.startsWith(`${root}${d.side}/`) && /rafter|header/.test(m.role)
         : m.id.startsWith(`${root}cover-${d.side}/`) && /^roof (board|sheet)$/.test(m.role),
     );
-    for (const side of ["S", "N"] as const) {
-      const id = `${rootOf(l, d.part.name)}/roof/valley-board-${side}`;
+    const boards = d.part.onRoof!.ridged ? ["valley-board-S", "valley-board-N"] : ["nailer"];
+    for (const name of boards) {
+      const id = `${rootOf(l, d.part.name)}/roof/${name}`;
       for (const m of on) b.join(touching(id, m.id, "-w", bare ? "+v" : "+w"));
     }
   }

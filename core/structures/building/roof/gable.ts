@@ -26,7 +26,11 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
   const upper = slopes.map((s): Slope => (gambrel ? upperSlope(s, v.upperRise / 12, breakIn) : s));
   const top = slopes.map((_, i) => (gambrel ? upper[i]! : slopes[i]!));
   // a wing's ridge runs in over the main part, to where both its valleys meet
-  const reach = part.onRoof ? part.p[0] + part.onRoof.reach : part.valley ? (part.q[1] - part.q[0]) / 2 : 0;
+  const reach = part.onRoof?.ridged
+    ? part.p[0] + part.onRoof.ridged.reach
+    : part.valley
+      ? (part.q[1] - part.q[0]) / 2
+      : 0;
   const ridgeZ = Math.min(...top.map((s, i) => planeZ(s, runs[i]! - t.ridge.w / 2)));
   const ridge = b.stick({
     id: `${root}/roof/ridge`,

@@ -2,19 +2,23 @@ import { trimmersOf } from "./dormer";
 import { everyRafter } from "./formers";
 import { onCentres } from "../plan/sides";
 import type { RoofKit } from "./slopes";
+import { NEAR } from "../walls/wallKit";
 
 /** The stations of rafters along p: flush with both ends, between them on centres; an open end has none. */
 export function rafterStations(k: RoofKit): number[] {
   const [lo, hi] = k.part.p;
   const half = k.l.t.rafter.w / 2;
   const spacing = k.l.mm(k.l.v.rafterSpacing);
-  // a dormer's are laid out from its front
-  if (k.part.onRoof) {
+  // a gabled dormer's are laid out from its front
+  if (k.part.onRoof?.ridged) {
     const out = [hi - half];
     while (out[0]! - spacing > lo) out.unshift(out[0]! - spacing);
     return out;
   }
-  const trimmers = k.part === k.l.main ? trimmersOf(k.l) : [];
+  // two dormers opposite each other share theirs
+  const trimmers = (k.part === k.l.main ? trimmersOf(k.l) : [])
+    .sort((a, b) => a - b)
+    .filter((x, i, all) => i === 0 || x - all[i - 1]! > NEAR);
   const clear = 2 * half + 0.2 + Math.max(k.l.t.collar.w, k.l.t.ceiling.w);
   const first = k.part.valley ? [] : [lo + half];
   const between = [

@@ -189,8 +189,9 @@ export function eaveDatum(k: RoofKit, s: Slope, out: number): string {
 export function birdsmouthOver(k: RoofKit, id: string, s: Slope, at: number): Joint {
   const wall = wallOn(k.part, s.side)!;
   const on = plateUnder(k, s.side, at);
+  // a dormer's cheeks have no plates under a slope that falls to its front
   const ends = (["E", "W"] as const).flatMap((x) =>
-    wall.through && wallOn(k.part, x) ? [plateId(k.l, wallOn(k.part, x)!)] : [],
+    wall.through && k.part.onRoof?.nailed === undefined && wallOn(k.part, x) ? [plateId(k.l, wallOn(k.part, x)!)] : [],
   );
   const plates = [...new Set([plateId(k.l, wall), plateId(k.l, wall, 1), ...ends])];
   return {
@@ -210,7 +211,12 @@ export function birdsmouthOver(k: RoofKit, id: string, s: Slope, at: number): Jo
 export function plateUnder(k: RoofKit, side: Side, at: number): string {
   const wall = wallOn(k.part, side)!;
   const twoPlates = k.l.v.framing !== "posts" && k.l.v.topPlates === 2;
-  if (twoPlates && wall.through && k.part.walls.every((w) => Math.abs(w.top - wall.top) < 1e-6)) {
+  if (
+    twoPlates &&
+    wall.through &&
+    k.part.onRoof?.nailed === undefined &&
+    k.part.walls.every((w) => Math.abs(w.top - wall.top) < 1e-6)
+  ) {
     const [lo, hi] = k.part.p;
     const end = at < lo + k.l.wall ? "W" : at > hi - k.l.wall ? "E" : undefined;
     const other = end && wallOn(k.part, end);

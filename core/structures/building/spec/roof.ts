@@ -232,7 +232,7 @@ export const roofSpec = {
     noun: "dormer",
     most: 8,
     def: [],
-    help: "Gabled, on the rafters of a gable, saltbox or shed roof; a rafter stands under each cheek.",
+    help: "On the rafters of a gable, saltbox or shed roof; a rafter stands under each cheek.",
     columns: {
       side: choice({ group: roof, label: "Slope", def: "front", options: sides, help: "" }),
       at: length({
@@ -270,7 +270,7 @@ export const roofSpec = {
         def: 6,
         min: 1,
         max: 24,
-        usual: [4, 14],
+        usual: [2, 14],
         help: "Of its own roof.",
       }),
       overhang: length({
@@ -279,6 +279,16 @@ export const roofSpec = {
         def: inches(8),
         ...span(inches(4), feet(3), [inches(4), inches(18)]),
         help: "Level, from the outside of the framing.",
+      }),
+      roof: choice({
+        group: roof,
+        label: "Its own roof",
+        def: "gable",
+        options: [
+          { value: "gable", label: "gable" },
+          { value: "shed", label: "one slope to the front" },
+        ],
+        help: "One slope is flatter than the roof that it stands on, and meets it behind.",
       }),
       windowWidth: length({
         group: roof,

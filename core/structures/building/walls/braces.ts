@@ -8,6 +8,8 @@ export function kneeBraces(k: WallKit, full: readonly Upright[], plate: string, 
   const { b, l, w } = k;
   const t = l.t.knee;
   const room = reach + t.v;
+  // in the middle of the wall; one thicker than the posts stands proud inside, not in the cladding
+  const deep = Math.max(w.thick, t.w) / 2;
   full.forEach((u, i) => {
     if (!/post/.test(u.role) || u.role === "opening post") return;
     for (const side of [1, -1] as const) {
@@ -25,8 +27,8 @@ export function kneeBraces(k: WallKit, full: readonly Upright[], plate: string, 
         role: "knee brace",
         letter: "N",
         timber: t,
-        a: onWall(w, face, w.thick / 2, under - reach),
-        b: onWall(w, face + side * reach, w.thick / 2, under),
+        a: onWall(w, face, deep, under - reach),
+        b: onWall(w, face + side * reach, deep, under),
         up: [side * -w.e[0], side * -w.e[1], 1],
       });
       const fits = t.w <= Math.min(u.timber.v, w.thick) + NEAR ? "face" : "line";
