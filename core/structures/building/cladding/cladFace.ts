@@ -5,9 +5,10 @@ import { cheekOf } from "../roof/dormer";
 import { breakOf, upperSlope } from "../roof/facets";
 import { LEAST } from "./layBoard";
 import { onWall } from "../plan/sides";
-import { rootOf, type BuildingLayout, type Part, type Slope, type Wall } from "../plan/layout";
+import { rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "../plan/layout";
 import { move, movePlane } from "../plan/place";
 import { alongWall, planeZ, slopePlane } from "../roof/slopes";
+import { interruptionsOf } from "../roof/valley";
 
 /** A rectangle that no cladding covers: an opening, a wing that stands against the wall, a ridge that comes through. Model mm of its wall. */
 export interface Hole {
@@ -59,6 +60,18 @@ export function gableDrop(l: BuildingLayout, part: Part): number {
   if (part.gableOut > 0) return l.t.lookout.w;
   return l.v.barge ? l.t.fascia.v : 0;
 }
+/** Whether a wall's left and right end run on in one plane with another part's: a wing flush with the gable, their plates level. */
+export function flushEnds(l: BuildingLayout, part: Part, w: Wall): readonly [boolean, boolean] {
+  const cuts = interruptionsOf(l).filter((i) => i.flush !== undefined);
+  if (part === l.main) {
+    const met = (side: Side): boolean => cuts.some((i) => i.flush === w.side && i.side === side);
+    // E has S at its left, W has N
+    return w.side === "E" ? [met("S"), met("N")] : w.side === "W" ? [met("N"), met("S")] : [false, false];
+  }
+  const own = cuts.find((i) => i.wing === part);
+  if (!own || !w.through || w.side !== own.longEave) return [false, false];
+  return [w.side === "S", w.side === "N"];
+}
 /** Whether a wall's left and right end stand against another part's wall. */
 export const openEnds = (part: Part, w: Wall): readonly [boolean, boolean] =>
   w.through
@@ -85,8 +98,9 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
     const covers = w.through || wingAtCorner(l, part, w, side) ? 0 : 1;
     return v.cornerBoards ? t.cornerBoard.v - covers * t.cornerBoard.w : -covers * l.clad;
   };
-  const from = openLeft ? (part.against ? l.clad : 0) : corner("left");
-  const to = w.length - (openRight ? l.clad : corner("right"));
+  const [flushLeft, flushRight] = flushEnds(l, part, w);
+  const from = flushLeft ? 0 : openLeft ? (part.against ? l.clad : 0) : corner("left");
+  const to = w.length - (flushRight ? 0 : openRight ? l.clad : corner("right"));
   const slope = part.slopes[w.side];
   const deep = (k: number): number => t.rafter.v * Math.hypot(1, k);
   const valleyed = (part.valley && !on) || l.parts.some((p) => p.valley && p.against === w.name);
@@ -95,7 +109,8 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
   const slopes: string[] = [];
   if (slope) {
     const hang = Math.max(deep(slope.k), hips ? t.hip.v * Math.hypot(1, slope.k / Math.SQRT2) : 0);
-    head = planeZ(slope, -l.proud - (hips ? l.proud : 0)) - hang;
+    // a hip or valley passes the wall askew, and is lowest by a third of its thickness further out
+    head = planeZ(slope, -l.proud - (hips ? Math.max(l.proud, 0.36 * t.hip.w) : 0)) - hang;
   } else if (part.roof === "shed" && w.side === "N") {
     const s = part.slopes.S!;
     head = planeZ(s, part.q[1] - part.q[0]) - deep(s.k);
@@ -133,6 +148,17 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
       high: Infinity,
     });
   }
+  // a flush wing's valley comes down through the corner where their planes meet
+  if (part === l.main)
+    for (const left of [true, false]) {
+      if (!(left ? flushLeft : flushRight)) continue;
+      // E has S at its left, W has N
+      const s = part.slopes[(w.side === "E") === left ? "S" : "N"]!;
+      const low = planeZ(s, -2 * l.proud) - Math.max(deep(s.k), t.hip.v * Math.hypot(1, s.k / Math.SQRT2));
+      const wide = t.hip.w * Math.SQRT1_2 + 0.05;
+      const [from, to] = left ? [-wide, wide + l.clad] : [w.length - wide - l.clad, w.length + wide];
+      holes.push({ id: `valley-${left ? "left" : "right"}`, from, to, low, high: Infinity });
+    }
   // the ledger of a lean-to runs out over its ends
   if (part.roof === "lean" && !on && !w.through && mm(v.gableOverhang) > 0) {
     const s = part.slopes.S!;

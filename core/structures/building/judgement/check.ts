@@ -72,13 +72,13 @@ function proudFaults(v: BuildingValues): string[] {
     v.framing === "studs" && v.corner === "solid" ? nominalMm(v.cornerPost).width - nominalMm(v.stud).width : 0;
   if (corner > 1e-6)
     out.push(`Corner posts ${fi(nominalMm(v.cornerPost).width)} deep would stand ${fi(corner)} in the end walls; take ones no deeper than the studs.`); // prettier-ignore
-  const knee =
-    (v.lined || v.partitions.length > 0) && v.framing === "posts" && v.knees > 0
-      ? nominalMm(v.knee).thickness - nominalMm(v.post).width
-      : 0;
+  const knee = v.framing === "posts" && v.knees > 0 ? nominalMm(v.knee).thickness - nominalMm(v.post).width : 0;
   const least = SHORTEST_KNEE * nominalMm(v.knee).width;
   if (v.framing === "posts" && v.knees > 0 && v.knees + TOLD < least)
     out.push(`Knee braces of ${v.knee} with legs of ${fi(v.knees)} are blocks; make their legs at least ${fi(least)}, or 0 for none.`); // prettier-ignore
+  const clear = v.wallHeight - nominalMm(v.post).thickness - inches(6);
+  if (v.framing === "posts" && v.knees > 0 && v.knees + least / 2 > clear + TOLD)
+    out.push(`Knee braces with legs of ${fi(v.knees)} have no room under plates at ${fi(v.wallHeight)}; make their legs ${fi(Math.max(0, clear - least / 2))} at most, or 0 for none.`); // prettier-ignore
   if (proud > 1e-6)
     out.push(`Girts ${fi(nominalMm(v.girt).width)} deep would stand ${fi(proud)} proud of the posts; take girts no deeper than the posts.`); // prettier-ignore
   if (header > 1e-6)
@@ -87,7 +87,7 @@ function proudFaults(v: BuildingValues): string[] {
     );
   if (knee > 1e-6)
     out.push(
-      `Knee braces stand ${fi(knee)} proud of the posts inside, where lining and partitions come; take thinner ones.`,
+      `Knee braces stand ${fi(knee)} proud of the posts, where those round a corner meet, and lining and partitions come; take thinner ones.`,
     );
   return out;
 }

@@ -33,24 +33,48 @@ export function wingFaults(v: BuildingValues): string[] {
     out.push(...crossedOpenings(v, w, i, above));
     const level = Math.abs(w.height - wall.top) < 1e-6;
     if (w.kind === "gable" && level && (v.roof === "gable" || v.roof === "saltbox") && eaveSide(v, w.side)) {
-      const room = inches(6) + nominalMm(v.hipRafter).thickness * 2 + v.overhang;
-      if (w.at + TOLD < room || w.at + w.length - TOLD > wall.length - room)
-        out.push(
-          `${wing} meets the main roof in valleys, which need ${fi(room)} of eave on both sides; move it from the corner, or lower its plates so that it ends against the wall.`,
-        );
-      const run = v.roof === "saltbox" ? runOf(v, w.side) : (v.ridgeAlong === "width" ? v.length : v.width) / 2;
-      // the long valley runs on from its corner to the main ridge
-      const [lo, hi] = (v.ridgeAlong === "width" ? w.side === "right" : w.side === "front")
-        ? [w.at + w.length - run, w.at + w.length]
-        : [w.at, w.at + run];
       // a gable's lookouts run back to the second rafter, which has to be whole
       const end =
         v.gableOverhang > 0
           ? Math.max(feet(1), v.rafterSpacing + nominalMm(v.hipRafter).thickness * 2 + inches(4))
           : feet(1);
-      if (lo + TOLD < end || hi - TOLD > wall.length - end)
+      const room = Math.max(
+        inches(6) + nominalMm(v.hipRafter).thickness * 2 + v.overhang,
+        v.gableOverhang > 0 ? end : 0,
+      );
+      const flush =
+        Math.abs(w.at) < TOLD ? "left" : Math.abs(w.at + w.length - wall.length) < TOLD ? "right" : undefined;
+      const [before, after] = [
+        flush === "left" ? room : w.at,
+        flush === "right" ? room : wall.length - w.at - w.length,
+      ];
+      if (before + TOLD < room || after + TOLD < room)
         out.push(
-          `${wing}'s long valley would meet the main ridge past its end, or among the lookouts there; move the wing by ${fi(Math.max(end - lo, hi - wall.length + end))}.`,
+          `${wing} meets the main roof in valleys, which need ${fi(room)} of eave beside them; move it from the corner, or set it flush with that at ${fi(before + TOLD < room ? 0 : wall.length - w.length)}, or lower its plates so that it ends against the wall.`,
+        );
+      if (flush && Math.abs(v.gableOverhang - v.overhang) > TOLD)
+        out.push(
+          `${wing} is flush with the ${flush} end, where its eave runs on into the gable's overhang: make both as wide, ${fi(v.overhang)} or ${fi(v.gableOverhang)}.`,
+        );
+      const run = v.roof === "saltbox" ? runOf(v, w.side) : (v.ridgeAlong === "width" ? v.length : v.width) / 2;
+      // the long valley runs on from one of its corners to the main ridge, to the side that has room: of a flush wing from the corner that it shares
+      const [lo, hi] = [w.at, w.at + w.length];
+      const ends = [
+        { from: hi - run, to: hi, open: flush !== "left" },
+        { from: lo, to: lo + run, open: flush !== "right" },
+      ].filter((x) => x.open);
+      const short = Math.min(
+        ...ends.map((x) =>
+          Math.max(flush === "left" ? 0 : end - x.from, flush === "right" ? 0 : x.to - wall.length + end, 0),
+        ),
+      );
+      if (short > TOLD)
+        out.push(
+          `${wing}'s long valley would meet the main ridge past its end, or among the lookouts there; move the wing by ${fi(short)}.`,
+        );
+      if (nominalMm(v.hipRafter).width < nominalMm(v.rafter).width)
+        out.push(
+          `${wing}'s valley rafters of ${v.hipRafter} are less deep than the rafters of ${v.rafter} that meet them; take at least the same depth.`,
         );
       if (w.length / 2 > run - feet(1))
         out.push(

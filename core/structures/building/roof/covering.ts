@@ -100,6 +100,7 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
   const inwardAt = (d: number): number => f.from + d * cos;
   const rows = Math.ceil((length - NEAR) / step);
   const half = t.rafter.w / 2;
+  const letIn = new Set(b.joints.flatMap((j) => (j.kind === "notch" && j.b.includes("/lookout-") ? [j.a] : [])));
   local.datum(`${root}/top`, planeAt(onFacet(part, f.slope, 0, f.to), [up[0], up[1], 0]));
   // over a break of the slope the lowest board is cut plumb as the one below it
   const broken = f.from > 0;
@@ -215,6 +216,8 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
           if (u) b.join(touching(id, u.id, "-w", "+v"));
         return;
       }
+      // a rafter at a gable may be notched all along for lookouts as wide as the board, which lies on those
+      const notched = (u: Under): boolean => t.lookout.v > 0.9 * board.v && letIn.has(u.id);
       holds(
         usable.map((u) => u.x),
         start,
@@ -228,16 +231,20 @@ function boards(b: Builder, l: BuildingLayout, part: Part, f: Facet, under: read
           b: usable[at]!.id,
           aFace: "-w",
           bFace: "+v",
-          contact: part.roof === "hip" && i1 > f.to - t.rafter.w - NEAR ? "gap" : "line",
+          contact: (part.roof === "hip" && i1 > f.to - t.rafter.w - NEAR) || notched(usable[at]!) ? "gap" : "line",
         });
       });
+      if (usable.some(notched))
+        for (const m of b.members.filter((x) => x.role === "lookout" && x.id.startsWith(`${rootOf(l, part.name)}/`)))
+          b.join(touching(id, m.id, "-w", "+w"));
       // near a peak the commons end before their lines do
       if (usable.length === 0 || (part.roof === "hip" && i1 > f.to - t.rafter.w - NEAR)) {
         // a short board at a hip lies on nothing but the hip
         const [row, roof] = [`${root}/board/${i}-`, `${rootOf(l, part.name)}/roof/`];
         for (const m of b.members.filter((x) => x.id.startsWith(row))) b.join(touching(id, m.id, "-v", "+v"));
         const hip = b.members.filter(
-          (m) => m.id.startsWith(roof) && /hip|valley rafter|ridge|jack|common/.test(m.role),
+          (m) =>
+            (m.id.startsWith(roof) && /hip|ridge|jack|common|barge rafter/.test(m.role)) || m.role === "valley rafter",
         );
         hip.forEach((m) => b.join(touching(id, m.id, "-w", "+v")));
       }

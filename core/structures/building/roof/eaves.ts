@@ -5,6 +5,8 @@ import { inverse, placed, type Local } from "../plan/place";
 import { eaveDatum, over, planeZ, roofKit } from "./slopes";
 import type { Interruption } from "./valley";
 
+/** Shorter fascias are not cut, model mm. */
+const LEAST_FASCIA = 0.2;
 /** Fascia boards along the eaves: mitred at the corners of a hip roof, square at gables. Their tops lie under the slope at their outside. */
 export function fascias(b: Builder, l: BuildingLayout, part: Part, interrupted: readonly Interruption[]): void {
   const { v, t } = l;
@@ -20,6 +22,8 @@ export function fascias(b: Builder, l: BuildingLayout, part: Part, interrupted: 
     const s = part.slopes[side]!;
     const z = planeZ(s, -out);
     const put = (a: number, c: number, n: number, square: boolean | readonly [boolean, boolean]): string => {
+      // beside a wing flush with the gable nothing is left of the eave
+      if (c - a < LEAST_FASCIA) return "";
       // seen from outside it runs to the right: its +w looks out
       const [from, to] = side === "S" || side === "E" ? [a, c] : [c, a];
       const at = (x: number): Vec3 => over(part, side, x, -out, z);

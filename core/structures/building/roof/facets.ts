@@ -175,8 +175,9 @@ export function trueShape(f: Facet): {
   f.left.forEach((b) => clip(b, "left"));
   f.right.forEach((b) => clip(b, "right"));
   const stretch = Math.hypot(1, f.slope.k);
+  // of two corners in one place the latter begins the edge that is left
   const kept = shape.filter((c, i) => {
-    const d = shape[(i + shape.length - 1) % shape.length]!;
+    const d = shape[(i + 1) % shape.length]!;
     return Math.hypot(c.p[0] - d.p[0], c.p[1] - d.p[1]) > 1e-6;
   });
   return { outline: kept.map((c): Vec2 => [c.p[0], (c.p[1] - f.from) * stretch]), edges: kept.map((c) => c.edge) };

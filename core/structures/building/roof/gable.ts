@@ -3,7 +3,7 @@ import type { Slope } from "../plan/layout";
 import { type RoofKit, birdsmouthOver, over, planeZ, rafter, tail, tailDatum, wallOn } from "./slopes";
 import { buttJoint } from "../walls/wallKit";
 import { breakOf, upperSlope } from "./facets";
-import { type Interruption, tailAtValley } from "./valley";
+import { flushRafter, type Interruption, tailAtValley } from "./valley";
 import { type EndRafter, gableStuds } from "../walls/gableStuds";
 import { rafterStations } from "./rafterStations";
 import { lookouts } from "./lookouts";
@@ -54,12 +54,23 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
       const run = runs[i]!;
       const side = s.side;
       const cut = cuts.filter((x) => x.side === side && !fly);
-      if (cut.some((x) => x.covers(at))) return;
+      const end =
+        at === stations[0] && part.open !== "W" ? "W" : at === stations[stations.length - 1] ? "E" : undefined;
+      if (cut.some((x) => x.covers(at))) {
+        const flush = fly ? undefined : cut.find((x) => x.flush !== undefined && x.flush === end);
+        if (flush)
+          ends[flush.flush!].push({
+            id: `${root}/roof/${side}/${flushRafter(flush)}`,
+            q: side === "S" ? [part.q[0], part.q[0] + run] : [part.q[1] - run, part.q[1]],
+            under: (qq) => planeZ(s, side === "S" ? qq - part.q[0] : part.q[1] - qq) - deep(s),
+          });
+        return;
+      }
       const id = `${side}/${name}`;
       const role = fly ? "barge rafter" : "common rafter";
       const full = `${root}/roof/${id}`;
       // beside an inner corner of the eaves the valley's tail cuts it short
-      const met = fly ? undefined : tailAtValley(k, interrupted, side, at);
+      const met = tailAtValley(k, interrupted, side, at);
       const low = rafter(k, {
         id,
         role,
@@ -89,8 +100,6 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
         b.join({ kind: "mitre", id: `${low}>upper`, a: low, end: 1, b: high, bEnd: 0, contact: "face" });
       }
       b.join(buttJoint(high, 1, ridge, side === "S" ? "+w" : "-w", onRidge(top[i]!, run)));
-      const end =
-        at === stations[0] && part.open !== "W" ? "W" : at === stations[stations.length - 1] ? "E" : undefined;
       if (end && !fly) {
         const q = (inward: number): number => over(part, side, at, inward, 0)[1];
         const range = (x: number, y: number): readonly [number, number] => [Math.min(q(x), q(y)), Math.max(q(x), q(y))];
@@ -118,6 +127,6 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
     const wall = wallOn(part, side);
     if (wall) gableStuds(k, { wall, rafters: ends[side], ridge: { id: ridge, z: ridgeZ - t.ridge.v }, peakQ });
   });
-  lookouts(k, slopes, stations, [over0, over1], gambrel ? slopes.map(() => breakIn) : runs);
+  lookouts(k, slopes, stations, [over0, over1], gambrel ? slopes.map(() => breakIn) : runs, cuts);
   ties(k, stations, slopes, top, runs, gambrel ? breakIn : undefined, cuts, ridgeZ - t.ridge.v);
 }

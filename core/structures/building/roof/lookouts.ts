@@ -1,5 +1,6 @@
 import type { Slope } from "../plan/layout";
 import { type RoofKit, over, planeZ, sideFace } from "./slopes";
+import { flushRafter, valleyJack, type Interruption } from "./valley";
 import { buttJoint } from "../walls/wallKit";
 
 /** How much of a rafter's depth the notches for lookouts may take: more would cut it in two. Common practice, no source. */
@@ -12,6 +13,7 @@ export function lookouts(
   stations: readonly number[],
   overs: readonly [number, number],
   runs: readonly number[],
+  interrupted: readonly Interruption[] = [],
 ): void {
   const { b, l, part, root } = k;
   const t = l.t.lookout;
@@ -26,6 +28,10 @@ export function lookouts(
     slopes.forEach((s, i) => {
       const cos = 1 / Math.hypot(1, s.k);
       const length = runs[i]! / cos;
+      // beside a wing flush with the gable they begin over its valley, and lie on what that leaves of the rafters
+      const flush = interrupted.find((x) => x.side === s.side && x.flush === (right ? "E" : "W"));
+      const inner = letIn && flush ? valleyJack(l, flush, stations[right ? stations.length - 2 : 1]!) : undefined;
+      const low = flush ? Math.abs(from - (right ? part.p[1] : part.p[0])) + 2 * t.v + l.t.hip.w : 0;
       // as far apart as the rafters, and never edge to edge
       const count = Math.max(1, Math.floor(length / Math.max(l.mm(l.v.rafterSpacing), 1.5 * t.v)));
       const all = Array.from(
@@ -34,6 +40,7 @@ export function lookouts(
       );
       for (let j = 1; j <= count; j++) {
         const inward = (runs[i]! * j) / (count + 1);
+        if (inward < low) continue;
         const id = `${root}/roof/${s.side}/lookout-${right ? "right" : "left"}${j}`;
         const fly = right ? part.p[1] + o - half : part.p[0] - o + half;
         const at = (p: number) => over(part, s.side, p, inward, planeZ(s, inward));
@@ -51,8 +58,8 @@ export function lookouts(
           seat: ["centre", "+"],
         });
         const flyId = `${root}/roof/${s.side}/barge-${right ? "right" : "left"}`;
-        const endId = `${root}/roof/${s.side}/${e}`;
-        const innerId = letIn ? `${root}/roof/${s.side}/${n}` : endId;
+        const endId = `${root}/roof/${s.side}/${flush ? flushRafter(flush) : e}`;
+        const innerId = letIn ? `${root}/roof/${s.side}/${inner ?? n}` : endId;
         // it runs to the right as seen from outside
         const flyEnd = (s.side === "S") === right ? 1 : 0;
         const whole = t.w <= l.t.rafter.v + 1e-6 ? "face" : "line";
@@ -65,7 +72,7 @@ export function lookouts(
           a: endId,
           b: id,
           // the lookouts of one rafter lie on one plane, and one cut makes it
-          also: all.filter((x) => x !== id),
+          also: all.filter((x, m) => x !== id && (runs[i]! * (m + 1)) / (count + 1) >= low),
           contact: "face",
           faces: [
             { of: id, face: "-w" },

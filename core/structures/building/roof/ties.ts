@@ -23,12 +23,19 @@ export function ties(
     ...(breakIn === undefined ? [] : [b.datum(`${root}/roof-${s.side}-upper`, slopePlane(part, top[i]!))]),
   ]);
   stations.forEach((at, i) => {
-    if (interrupted.some((x) => x.covers(at))) return;
     const last = i === stations.length - 1;
     // a gable has studs of its own, and lookouts cross the bay beside it
     if ((i === 0 && part.open !== "W") || last) return;
     const right = i < stations.length - 2;
     const beside = (thick: number): number => at + (right ? 1 : -1) * (t.rafter.w / 2 + thick / 2);
+    // the gables' studs may be as deep as the last bay is wide
+    const studs = (v.framing === "posts" ? t.girt : t.stud).w + 0.05;
+    const widest = Math.max(t.collar.w, t.ceiling.w);
+    const edge = beside(widest) + (right ? 1 : -1) * (widest / 2);
+    if (Math.max(edge, edge + widest) > part.p[1] - studs || (part.open !== "W" && edge - widest < part.p[0] + studs))
+      return;
+    const far = beside(2 * widest);
+    if (interrupted.some((x) => x.covers(at) || x.covers(far))) return;
     const tie = (path: string, role: string, letter: string, timber: typeof t.collar, z: number): string => {
       const p = beside(timber.w);
       const id = `${root}/roof/${path}/${i + 1}`;

@@ -1,5 +1,6 @@
 import type { Face } from "../../../frame";
 import type { Vec3 } from "../../../geometry";
+import { feet } from "../../../units";
 import { onCentres } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Part, type Side } from "../plan/layout";
 import {
@@ -26,8 +27,12 @@ export interface Interruption {
   readonly side: Side;
   readonly at: number;
   readonly half: number;
-  /** The eave of the wing that stands at the greater p of the main part. */
-  readonly greater: "S" | "N";
+  /** The eave of the wing that the long valley rises from. */
+  readonly longEave: "S" | "N";
+  /** Towards which end of the main part, +p or −p, the corner lies that the long valley rises from; it leans the other way. */
+  readonly dir: 1 | -1;
+  /** The end of the main part that a wall of the wing is flush with. */
+  readonly flush: "E" | "W" | undefined;
   /** Whether a rafter there is cut by the valleys. */
   covers(at: number): boolean;
 }
@@ -43,31 +48,65 @@ export function interruptionsOf(l: BuildingLayout): Interruption[] {
       const half = (wing.q[1] - wing.q[0]) / 2;
       const side: Side = Math.abs(local[1] - main.q[0]) < 1e-6 ? "S" : "N";
       const run = side === "S" ? main.peak[0] - main.q[0] : main.q[1] - main.peak[0];
-      // the long valley runs on to the main ridge and crosses rafters beyond the wing's other corner
+      const at = local[0];
+      const flush = flushEnd(main, at, half);
+      // the long valley runs on to the main ridge and crosses rafters beyond the wing's other corner: away from the nearer gable
+      const [past, pastOther] = [main.p[0] - (at + half - run), at - half + run - main.p[1]];
+      const close = past > -(l.mm(l.v.rafterSpacing) + l.mm(feet(1)) + 2 * l.t.hip.w);
+      const dir = flush === "W" || (!flush && close && pastOther < past) ? -1 : 1;
       const beyond = Math.max(0, run - half);
       const near = nearOf(l);
       const [px] = inverse(main.place, move(wing.place, [0, wing.q[0], 0]));
-      const greater = px > local[0] ? "S" : "N";
       return {
         wing,
         side,
-        at: local[0],
+        at,
         half,
-        greater,
-        covers: (at) => at > local[0] - Math.max(half, beyond) - near && at < local[0] + half + near,
+        dir,
+        flush,
+        longEave: px > at === dir > 0 ? "S" : "N",
+        covers: (p) => dir * (p - at) > -Math.max(half, beyond) - near && dir * (p - at) < half + near,
       };
     });
 }
+/** The end of the main part whose wall a wing from `at − half` to `at + half` along its ridge runs on in one plane with. */
+const flushEnd = (main: Part, at: number, half: number): "E" | "W" | undefined =>
+  Math.abs(at + half - main.p[1]) < 1e-6 ? "E" : Math.abs(at - half - main.p[0]) < 1e-6 ? "W" : undefined;
+/** The rafter of a slope over a gable that a flush wing's valley cuts off at its foot: its name among the slope's. */
+export const flushRafter = (i: Interruption): string => `valley-${i.wing.name}-end`;
+
+/** Where the gable's own rafter stands, flush with its wall, on the slope that a flush wing cuts. */
+function endRafter(l: BuildingLayout, i: Interruption): number | undefined {
+  const half = l.t.rafter.w / 2;
+  return i.flush === "E" ? l.main.p[1] - half : i.flush === "W" ? l.main.p[0] + half : undefined;
+}
+/** The stations of the main slope's rafters that the valleys cut, as they would have had them; a flush gable's own is not among them. */
+function cutStations(l: BuildingLayout, i: Interruption): number[] {
+  const end = endRafter(l, i);
+  const beside = (p: number): boolean => end !== undefined && Math.abs(p - end) < l.t.rafter.w + 0.2;
+  return onCentres(l.main.p[1] - l.main.p[0], l.mm(l.v.rafterSpacing), "left")
+    .map((x) => l.main.p[0] + x)
+    .filter((p) => i.covers(p) && !beside(p));
+}
+/** What the upper part of the rafter at a station beside a flush gable is called: from the long valley to the ridge. */
+export const valleyJack = (l: BuildingLayout, i: Interruption, station: number): string => {
+  const n = cutStations(l, i).findIndex((p) => Math.abs(p - station) < 1e-6);
+  // beyond the wing's middle its lower part has the other letter
+  return `valley-${i.wing.name}-${n + 1}${i.dir * (station - i.at) < 0 ? "b" : "a"}`;
+};
 
 const longOf = (root: string): string => `${root}/roof/valley-long`;
 const shortOf = (root: string): string => `${root}/roof/valley-short`;
 /** The faces of both valleys that look up the main slope, and those that look into the wing. */
-function facesOf(side: Side): Readonly<Record<"long" | "short", { readonly main: Face; readonly wing: Face }>> {
+function facesOf({
+  side,
+  dir,
+}: Interruption): Readonly<Record<"long" | "short", { readonly main: Face; readonly wing: Face }>> {
   const [a, b] = [
     { main: "+w", wing: "-w" },
     { main: "-w", wing: "+w" },
   ] as const;
-  return side === "S" ? { long: a, short: b } : { long: b, short: a };
+  return (side === "S") === dir > 0 ? { long: a, short: b } : { long: b, short: a };
 }
 
 /** What cuts the tail of a rafter that stands beside an inner corner of the eaves: the valley's tail, met `from` inward of the wall. */
@@ -83,17 +122,17 @@ export function tailAtValley(
     // a wing's own rafter beside the wall it stands against
     const own = interrupted.find((i) => i.wing === k.part);
     if (!own || at >= out + near) return undefined;
-    const valley = side === own.greater ? "long" : "short";
-    return { valley: (valley === "long" ? longOf : shortOf)(k.root), face: facesOf(own.side)[valley].wing, from: -at };
+    const valley = side === own.longEave ? "long" : "short";
+    return { valley: (valley === "long" ? longOf : shortOf)(k.root), face: facesOf(own)[valley].wing, from: -at };
   }
   for (const i of interrupted) {
-    const x = at - i.at;
+    const x = i.dir * (at - i.at);
     if (i.side !== side || Math.abs(x) <= i.half || Math.abs(x) >= i.half + out + near) continue;
     const root = rootOf(k.l, i.wing.name);
     const valley = x > 0 ? "long" : "short";
     return {
       valley: (valley === "long" ? longOf : shortOf)(root),
-      face: facesOf(side)[valley].main,
+      face: facesOf(i)[valley].main,
       from: i.half - Math.abs(x),
     };
   }
@@ -103,8 +142,9 @@ export function tailAtValley(
 const nearOf = (l: BuildingLayout): number => l.t.hip.w * Math.SQRT1_2 + l.t.rafter.w / 2 + 0.05;
 
 /**
- * The valleys of a wing: the long one from its corner at the greater p of the main part up to the main ridge, the other
- * one against it where the wing's ridge comes in; jacks of both roofs between them.
+ * The valleys of a wing: the long one from one of its corners up to the main ridge, the other one against it where the
+ * wing's ridge comes in; jacks of both roofs between them. On a main roof that runs 12 ft at 8 in 12 the long one rises 8 ft
+ * over 12 × √2 = 16.97 ft. A wing flush with a gable has it rise from the corner in the gable's plane.
  */
 export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
   const { v, t, mm } = l;
@@ -116,7 +156,8 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
   const run = i.side === "S" ? l.main.peak[0] - l.main.q[0] : l.main.q[1] - l.main.peak[0];
   const root = rootOf(l, i.wing.name);
   /** A place of the main roof over its eave: `along` p from the wing's middle, `inward` of the wall. */
-  const at = (along: number, inward: number): Vec3 => over(l.main, i.side, i.at + along, inward, planeZ(s, inward));
+  const at = (along: number, inward: number): Vec3 =>
+    over(l.main, i.side, i.at + i.dir * along, inward, planeZ(s, inward));
   const ridge = `${main.root}/roof/ridge`;
   const wingRidge = `${root}/roof/ridge`;
   const long = main.b.stick({
@@ -144,7 +185,7 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
     seat: ["+", "centre"],
   }).id;
   const S = i.side === "S";
-  const faces = facesOf(i.side);
+  const faces = facesOf(i);
   // past the wing's ridge the long one lies in the main slope, and is planed to it
   const plane = main.b.datum(`${main.root}/roof-${i.side}`, slopePlane(l.main, s));
   main.b.join({ kind: "trim", id: `${long}/back`, a: long, datum: plane, as: "length", contact: "gap" });
@@ -157,8 +198,8 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
   const mainWall = wallOn(l.main, i.side)!;
   const onMain = plateId(l, mainWall);
   for (const [id, wingSide] of [
-    [long, i.greater],
-    [short, i.greater === "S" ? "N" : "S"],
+    [long, i.longEave],
+    [short, i.longEave === "S" ? "N" : "S"],
   ] as const) {
     const wingSlope = i.wing.slopes[wingSide]!;
     main.b.join({
@@ -179,12 +220,15 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
     });
     const wingWall = wallOn(i.wing, wingSide)!;
     const onWing = plateId(l, wingWall);
+    // over a flush corner the plates of the gable's wall lap on the main wall's
+    const gable = id === long && i.flush ? plateId(l, wallOn(l.main, i.flush)!) : undefined;
     main.b.join({
       kind: "notch",
       id: `${id}>main`,
       a: id,
       b: onMain,
-      contact: "line",
+      ...(gable ? { also: [gable] } : {}),
+      contact: gable ? "gap" : "line",
       faces: [
         { of: onMain, face: TOP },
         { of: plateId(l, mainWall, 1), face: "+v" },
@@ -203,69 +247,68 @@ export function valleys(b: Builder, l: BuildingLayout, i: Interruption): void {
     });
   }
   const clear = nearOf(l);
-  // rafters of the main slope that the valleys cut, on the stations they would have had
-  const stations = new Set(
-    onCentres(l.main.p[1] - l.main.p[0], mm(v.rafterSpacing), "left").map((x) => l.main.p[0] + x),
-  );
-  [...stations]
-    .filter((p) => i.covers(p))
-    .forEach((p, n) => {
-      const x = p - i.at;
-      // the long valley at this station, and the short one
-      const atLong = half - x;
-      const atShort = half + x;
-      const pieces: { from: number; to: number; low?: string; high?: string }[] = [];
-      const inWing = x > -half && x < half;
-      if (x >= 0) pieces.push({ from: atLong, to: run, low: long });
-      else {
-        const start = inWing ? { from: atShort, low: short } : { from: -out };
-        // where the long valley ends at the ridge it still stands in the way of the rafter beside it
-        if (atLong < run + 2 * clear) pieces.push({ ...start, to: Math.min(atLong, run), high: long });
-        else pieces.push({ ...start, to: run });
-        if (atLong < run) pieces.push({ from: atLong, to: run, low: long });
-      }
-      pieces.forEach((r, j) => {
-        const nearEnds = (r.low ? clear : 0) + (r.high ? clear : t.ridge.w);
-        if (r.to - r.from < nearEnds + t.rafter.w) return;
-        if (!r.low && r.from < 0 && Math.abs(x + half) < clear + t.rafter.w / 2) return;
-        const id = `${i.side}/valley-${i.wing.name}-${n + 1}${"ab"[j]}`;
-        const full = `${main.root}/roof/${id}`;
-        const met = r.low ? undefined : tailAtValley(main, [i], i.side, p);
-        rafter(main, {
-          id,
-          role: r.low || r.high ? "valley jack" : "common rafter",
-          slope: s,
-          at: p,
-          from: met ? met.from : r.from,
-          to: r.to,
-          ends: [r.low || met ? undefined : tail(main, full, s), undefined],
-          assembly: `slope-${i.side}`,
-        });
-        if (met) {
-          main.b.join(buttJoint(full, 0, met.valley, met.face, "gap"));
-          main.b.join({
-            kind: "trim",
-            id: `${full}/eave`,
-            a: full,
-            datum: tailDatum(main, s),
-            as: "end0",
-            contact: "gap",
-          });
-        }
-        // a jack that begins over the plate is let down on it too
-        if (r.low && r.from < l.wall + t.rafter.v) main.b.join({ ...birdsmouthOver(main, full, s, p), contact: "gap" });
-        if (!r.low) main.b.join(birdsmouthOver(main, full, s, p));
-        else main.b.join(buttJoint(full, 0, r.low, r.low === long ? faces.long.main : faces.short.main, "line"));
-        // beside the long valley's end there may be nothing left to touch
-        if (r.high) main.b.join(buttJoint(full, 1, r.high, faces.long.wing, half - x < run - clear ? "line" : "gap"));
-        main.b.join(buttJoint(full, 1, ridge, S ? "+w" : "-w", r.high ? "gap" : "line"));
+  const end = endRafter(l, i);
+  [...cutStations(l, i), ...(end === undefined ? [] : [end])].forEach((p, n) => {
+    const x = i.dir * (p - i.at);
+    // the long valley at this station, and the short one
+    const atLong = half - x;
+    const atShort = half + x;
+    const pieces: { from: number; to: number; low?: string; high?: string }[] = [];
+    const inWing = x > -half && x < half;
+    if (x >= 0) pieces.push({ from: atLong, to: run, low: long });
+    else {
+      const start = inWing ? { from: atShort, low: short } : { from: -out };
+      // where the long valley ends at the ridge it still stands in the way of the rafter beside it
+      if (atLong < run + 2 * clear) pieces.push({ ...start, to: Math.min(atLong, run), high: long });
+      else pieces.push({ ...start, to: run });
+      if (atLong < run) pieces.push({ from: atLong, to: run, low: long });
+    }
+    pieces.forEach((r, j) => {
+      const nearEnds = (r.low ? clear : 0) + (r.high ? clear : t.ridge.w);
+      if (r.to - r.from < nearEnds + t.rafter.w) return;
+      if (!r.low && r.from <= 0 && Math.abs(x + half) < clear + t.rafter.w / 2) return;
+      const id = p === end ? `${i.side}/${flushRafter(i)}` : `${i.side}/valley-${i.wing.name}-${n + 1}${"ab"[j]}`;
+      const full = `${main.root}/roof/${id}`;
+      const met = r.low ? undefined : tailAtValley(main, [i], i.side, p);
+      rafter(main, {
+        id,
+        role: r.low || r.high ? "valley jack" : "common rafter",
+        slope: s,
+        at: p,
+        from: met ? met.from : r.from,
+        to: r.to,
+        ends: [r.low || met ? undefined : tail(main, full, s), undefined],
+        assembly: `slope-${i.side}`,
       });
+      if (met) {
+        main.b.join(buttJoint(full, 0, met.valley, met.face, "gap"));
+        main.b.join({
+          kind: "trim",
+          id: `${full}/eave`,
+          a: full,
+          datum: tailDatum(main, s),
+          as: "end0",
+          contact: "gap",
+        });
+      }
+      // a jack that begins over the plate is let down on it too
+      if (r.low && r.from < l.wall + t.rafter.v) main.b.join({ ...birdsmouthOver(main, full, s, p), contact: "gap" });
+      if (!r.low) main.b.join(birdsmouthOver(main, full, s, p));
+      else {
+        // without an overhang the valley is cut off where a jack beside its foot would meet it
+        const contact = out < t.hip.w && r.from < t.hip.w + t.rafter.w ? "gap" : "line";
+        main.b.join(buttJoint(full, 0, r.low, r.low === long ? faces.long.main : faces.short.main, contact));
+      }
+      // beside the long valley's end there may be nothing left to touch
+      if (r.high) main.b.join(buttJoint(full, 1, r.high, faces.long.wing, half - x < run - clear ? "line" : "gap"));
+      main.b.join(buttJoint(full, 1, ridge, S ? "+w" : "-w", r.high ? "gap" : "line"));
     });
+  });
   // the wing's own jacks, from its ridge down to the valleys
   const spacing = mm(v.rafterSpacing);
   for (const side of ["S", "N"] as const) {
     const slope = i.wing.slopes[side]!;
-    const valley = side === i.greater ? long : short;
+    const valley = side === i.longEave ? long : short;
     const face = valley === long ? faces.long.wing : faces.short.wing;
     for (let n = 0; ; n++) {
       const p = -n * spacing - clear;

@@ -2,7 +2,7 @@ import type { Builder } from "../../builder";
 import type { Timber } from "../../timber";
 import { baysOf, type Bay } from "../bay/bay";
 import { bayFace } from "../bay/bayFace";
-import { type CladFace, cladFace, openEnds } from "../cladding/cladFace";
+import { type CladFace, cladFace, flushEnds, openEnds } from "../cladding/cladFace";
 import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Part, type Wall } from "../plan/layout";
 import { touching } from "../walls/wallKit";
@@ -63,8 +63,10 @@ function band(
         .holes.filter((h) => /^wing\d+(-eave)?$/.test(h.id) && h.high > z && h.low < z + timber.v)
         .map((h) => [h.from - l.proud + l.clad, h.to + l.proud - l.clad] as const),
     ].sort((m, n) => m[0] - n[0]);
-    const [openLeft, openRight] = openEnds(part, w);
-    const [start, end] = [openLeft ? l.proud : 0, w.length - (openRight ? l.proud : 0)];
+    const flush = flushEnds(l, part, w);
+    const [openLeft, openRight] = openEnds(part, w).map((open, i) => open || flush[i]) as [boolean, boolean];
+    const start = openLeft && !flush[0] ? l.proud : 0;
+    const end = w.length - (openRight && !flush[1] ? l.proud : 0);
     const left = !openLeft && meets(part, w, "left", footOf);
     const right = !openRight && meets(part, w, "right", footOf);
     const run: Run = { root, path, role, letter, timber, z, start, end, taken: doors, runsOn: [left, right] };

@@ -1,6 +1,6 @@
 import type { Builder } from "../../builder";
 import type { Behind } from "../cladding/behind";
-import { highest, openEnds, wingAtCorner, type CladFace } from "../cladding/cladFace";
+import { flushEnds, highest, openEnds, wingAtCorner, type CladFace } from "../cladding/cladFace";
 import { lay, onBase, LEAST, SQUARE } from "../cladding/layBoard";
 import { rootOf, type BuildingLayout } from "../plan/layout";
 import { rest } from "../cladding/rest";
@@ -12,7 +12,7 @@ export function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind:
   const t = l.t.cornerBoard;
   const w = f.wall;
   for (const side of ["left", "right"] as const) {
-    if (isOpen(f, side)) continue;
+    if (isOpen(f, side) || flushEnds(l, f.part, w)[side === "left" ? 0 : 1]) continue;
     const out = w.through || wingAtCorner(l, f.part, w, side) ? 0 : t.w;
     const s: readonly [number, number] = side === "left" ? [-out, t.v - out] : [w.length - t.v + out, w.length + out];
     // where a wing stands at the corner there is none

@@ -2,6 +2,7 @@ import { hull, type Vec2 } from "../../../geometry";
 import type { Gable } from "./gableStuds";
 import { panel, rectangleHole } from "../roof/panel";
 import { type RoofKit, plateId } from "../roof/slopes";
+import { interruptionsOf } from "../roof/valley";
 import { TOP, touching } from "./wallKit";
 
 /**
@@ -18,7 +19,14 @@ export function gableSheet(k: RoofKit, { wall, rafters, ridge, peakQ }: Gable): 
       : Math.min(...rafters.flatMap((r) => [r.under(peakQ - half), r.under(peakQ + half)]));
   const under = (q: number): number => Math.min(top, ...rafters.map((r) => r.under(q)));
   // where the roof's line breaks: at its foot over the walls' insides, at the ridge board, where two rafters meet
-  const [q0, q1] = [part.q[0] + l.wall, part.q[1] - l.wall];
+  const side = wall.side as "E" | "W";
+  // a flush wing's valley comes down through the corner
+  const valley = thickness + l.t.hip.w * Math.SQRT1_2 + 0.05;
+  const inset = (eave: "S" | "N"): number =>
+    part === l.main && interruptionsOf(l).some((i) => i.flush === side && i.side === eave)
+      ? Math.max(l.wall, valley)
+      : l.wall;
+  const [q0, q1] = [part.q[0] + inset("S"), part.q[1] - inset("N")];
   const lines = [...rafters.map((r) => r.under), () => wall.top, ...(ridge === undefined ? [] : [() => top])];
   const breaks = lines.flatMap((f, i) =>
     lines.slice(i + 1).map((g) => {
@@ -27,7 +35,6 @@ export function gableSheet(k: RoofKit, { wall, rafters, ridge, peakQ }: Gable): 
       return Math.abs(d1 - d0) < 1e-9 ? q0 : q0 + ((q1 - q0) * d0) / (d0 - d1);
     }),
   );
-  const side = wall.side as "E" | "W";
   const z0 = wall.top;
   const flat = (q: number, z: number): Vec2 => [side === "E" ? q - part.q[0] : part.q[1] - q, z - z0];
   const at = flat(peakQ, z0)[0];
