@@ -33,10 +33,13 @@ export const measuredAnew = (d: Design): Finding[] =>
     remedy: { label: `Take ${printParam(target.spec, measured)}`, do: "set", param: target.path, value: measured },
   }));
 
-/** What the drawings note of openings and a structure has otherwise. */
+/** What the drawings note, of openings and eaves, and a structure has otherwise. */
 export function drawingNotes(d: Design): Finding[] {
-  const noted = notedOn(d);
-  if (noted.length === 0) return [];
+  const noted = {
+    openings: notedOn(d),
+    eaves: d.doc.drawings.flatMap((x) => (x.eave ? [{ drawing: x.name, eave: x.eave }] : [])),
+  };
+  if (noted.openings.length + noted.eaves.length === 0) return [];
   return d.structures.flatMap((s) =>
     s.fault ? [] : remarkFindings(s, "noted", s.kind.notes?.(s.variant.params, noted) ?? []),
   );

@@ -22,6 +22,7 @@ import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
 import { spotFindings } from "./spotFindings";
 import { thinSticks } from "./thinSticks";
+import { viewLines } from "./viewLines";
 
 export type Level = "fault" | "warning" | "remark";
 /** Something a person should know: the sentence with its numbers, where it is, and what can be done. */
@@ -61,6 +62,7 @@ export function findings(d: Design): Finding[] {
     ...longSheets(d),
     ...drawingNotes(d),
     ...measuredAnew(d),
+    ...viewLines(d),
   ];
   const order: Level[] = ["fault", "warning", "remark"];
   return all

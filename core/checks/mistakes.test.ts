@@ -39,6 +39,12 @@ const inScale = (id: string, values: Values): JobDoc => {
   const doc = job("building", building(values));
   return { ...doc, brief: { ...doc.brief, scale: { id, ratio: scaleOf(id).ratio } } };
 };
+/** The same with a drawing that notes how the eaves end. */
+const noted = (eave: "bare" | "fascia" | "boxed", doc: JobDoc): JobDoc => ({
+  ...doc,
+  drawings: [{ id: "w", name: "West side", measures: [], openings: [], under: [], eave }],
+});
+const behind = { track: "back", trackOff: feet(12), viewFrom: "front", eyeAway: 800, roof: "gable", rise: 8 };
 const CASES: readonly Case[] = [
   {
     name: "4: a wall that does not meet its corner post",
@@ -46,6 +52,37 @@ const CASES: readonly Case[] = [
     words: /^The corner posts are 0′-4″ deep and the wall 0′-6″: walls and post do not meet without a rebate\.$/,
     level: "remark",
     mended: job("building", building({ corner: "solid", stud: "2×4", cornerPost: "4×4" })),
+  },
+  {
+    name: "5: tails cut for a fascia that the drawing does not have",
+    bad: noted("bare", job("building", building({ fascia: "board", overhang: feet(1) }))),
+    words:
+      /^“West side” notes eaves with bare tails; the frame has a fascia before its tails\. Its tails are cut 0′-1″ short for a board that is not there\.$/,
+    level: "warning",
+    mended: noted("bare", job("building", building({ fascia: "bare", overhang: feet(1) }))),
+  },
+  {
+    name: "5: tails left long where the drawing has a fascia",
+    bad: noted("fascia", job("building", building({ fascia: "bare", overhang: feet(1) }))),
+    words:
+      /^“West side” notes eaves with a fascia before its tails; the frame has bare tails\. Its tails are 0′-1″ too long for the board before them\.$/,
+    level: "warning",
+    mended: noted("fascia", job("building", building({ fascia: "board", overhang: feet(1) }))),
+  },
+  {
+    name: "5: eaves that the drawing shows closed from below",
+    bad: noted("boxed", job("building", building({ fascia: "board", overhang: feet(1) }))),
+    words: /^“West side” notes eaves with a fascia, closed from below; the frame has a fascia before its tails\.$/,
+    level: "warning",
+    mended: noted("boxed", job("building", building({ fascia: "board", overhang: feet(1), soffit: true }))),
+  },
+  {
+    name: "14: a roof that hides the trains behind it",
+    bad: job("building", building({ ...behind, eyeOver: 60 })),
+    words:
+      /^From 898 mm away and 60 mm over the rails It hides the cars on the track behind it: their upper half shows with the building \d+ mm \(\d+′-.*\) lower, or the track on the other side of it\.$/,
+    level: "warning",
+    mended: job("building", building({ ...behind, eyeOver: 1000 })),
   },
   {
     name: "8: a wall's sheet longer than sheets are",

@@ -90,6 +90,8 @@ export class MeasureDoc {
   /** Parameter it was last sent to: "structure:path". */
   @IsOptional() @text(120) usedFor?: string;
 }
+/** How the eaves of a building end: its rafters' tails seen, a board before them, closed from below. */
+export const EAVES = ["bare", "fascia", "boxed"] as const;
 export const OPENINGS = {
   kind: ["window", "door", "freight door", "hatch", "vent", "other"],
   set: ["flush", "recessed", "proud"],
@@ -157,6 +159,8 @@ export class DrawingDoc {
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => CalibrationDoc) calibration?: CalibrationDoc;
   @many(500) @Type(() => MeasureDoc) measures!: MeasureDoc[];
   @many(500) @Type(() => OpeningDoc) openings!: OpeningDoc[];
+  /** How the eaves end that it shows; left out where that was not noted. */
+  @IsOptional() @IsIn(EAVES) eave?: (typeof EAVES)[number];
   /** The structures it lies under, one entry each. */
   @many(100) @Type(() => UnderlayDoc) under!: UnderlayDoc[];
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => StraightenedDoc) straightened?: StraightenedDoc;

@@ -57,6 +57,21 @@ export interface NotedOpening {
   readonly height: number;
 }
 
+/** What drawings note of a structure. */
+export interface Noted {
+  readonly openings: readonly NotedOpening[];
+  /** How the eaves end, drawing by drawing: bare tails, a fascia, or closed from below. */
+  readonly eaves: readonly { readonly drawing: string; readonly eave: "bare" | "fascia" | "boxed" }[];
+}
+/** Where one stands and what one wants to see past a structure: across it and up, in its own axes, model mm. */
+export interface ViewLine {
+  readonly eye: readonly [y: number, z: number];
+  /** The middle of what is to be seen, its foot and its top. */
+  readonly seen: { readonly y: number; readonly low: number; readonly high: number };
+  /** In words: "the cars on the track behind it". */
+  readonly words: string;
+}
+
 /** Something that is put together by itself before it is joined: its sticks, and the directions to the right, up and towards the eye as it lies on the bench. */
 export interface Build {
   readonly id: string;
@@ -103,7 +118,9 @@ export interface StructureKind {
   /** What is unusual for the prototype; with a context also what hands and brushes say of the model. */
   remarks(params: Params, context?: Context): readonly Remark[];
   /** What the drawings note of openings and these values have otherwise. */
-  notes?(params: Params, noted: readonly NotedOpening[]): readonly Remark[];
+  notes?(params: Params, noted: Noted): readonly Remark[];
+  /** Where it is looked at from, and what it must not hide. */
+  viewLine?(params: Params, context: Context): ViewLine | undefined;
   /** A row of its own to add to one of its tables, where a place along a wall is not what tells rows apart. */
   newRow?(params: Params, path: string): Params | undefined;
   /** What of the parameters a stick belongs to: groups by their names, rows of tables by their paths ("openings.2"). */

@@ -14,6 +14,7 @@ import { buildingDimensions } from "./dimensions";
 import { buildingFrame } from "./frame";
 import { buildingLayout } from "./plan/layout";
 import { BUILDING_STARTS } from "./starts";
+import { buildingView } from "./judgement/viewLine";
 import { noteRemarks } from "./openings/notes";
 import { BuildingParams, buildingSpec, type BuildingValues } from "./parameters";
 
@@ -65,6 +66,7 @@ export const building: StructureKind = {
   builds: (p, ctx) => buildsOf(buildingLayout(of(p), ctx)),
   remarks: (p, ctx) => [...buildingRemarks(of(p), ctx), ...(ctx ? reachRemarks(of(p), ctx.scale) : [])],
   notes: (p, noted) => noteRemarks(of(p), noted),
+  viewLine: (p, ctx) => buildingView(of(p), ctx),
   newRow: (p, path) => buildingRow(p as BuildingValues, path),
   follow: (p, path) => buildingFollow(p as BuildingValues, path),
   about: aboutStick,

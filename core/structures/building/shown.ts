@@ -35,6 +35,11 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
       return v.track !== "none" && v.trackCurve !== "straight";
     case "unseenRooms":
       return walls;
+    case "viewFrom":
+      return v.track !== "none";
+    case "eyeAway":
+    case "eyeOver":
+      return v.track !== "none" && v.viewFrom !== "unknown" && v.viewFrom !== v.track;
     case "trackCurve":
     case "trackOff":
     case "railBelow":

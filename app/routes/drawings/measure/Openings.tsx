@@ -1,10 +1,11 @@
-import { OPENINGS, type OpeningDoc } from "core/job";
+import { EAVES, OPENINGS, type OpeningDoc } from "core/job";
 import { measureValue } from "core/prototype";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { useSheet } from "../sheet";
 
+const EAVE_WORDS = { bare: "bare tails", fascia: "a fascia board", boxed: "closed from below" } as const;
 const options = <T extends string>(list: readonly T[]) => list.map((v) => ({ value: v, label: v }));
 
 /** Openings as the picture shows them: how each stands to the wall, its trim, sill and swing, and what is bought for it. */
@@ -110,6 +111,22 @@ export function Openings() {
           );
         })}
       </ul>
+      <div className="mt-3">
+        <SelectField
+          label="Eaves on this drawing"
+          value={drawing.eave ?? "unknown"}
+          options={[
+            { value: "unknown", label: "not noted" },
+            ...EAVES.map((v) => ({ value: v, label: EAVE_WORDS[v] })),
+          ]}
+          keep={(v) =>
+            void change("Note the eaves", (d) => {
+              if (v === "unknown") delete d.eave;
+              else d.eave = v;
+            })
+          }
+        />
+      </div>
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { normalize, planeAt, type Plane, type Vec3 } from "../../../geometry";
+import { normalize, planeAt, type Vec3 } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { coverThick, dormersOf, plates, plateStock, stock, type Dormer } from "./dormer";
 import { dormerFront } from "./dormerFront";
@@ -8,7 +8,7 @@ import { rafterStations } from "./rafterStations";
 import { onCentres, sideName } from "../plan/sides";
 import { rootOf, type BuildingLayout } from "../plan/layout";
 import { move, placed, turn } from "../plan/place";
-import { over, planeZ, rafter, roofKit, slopePlane, type RoofKit } from "./slopes";
+import { over, planeZ, rafter, roofKit, slopePlane, up, type RoofKit } from "./slopes";
 import { buttJoint, TOP, UNDER, touching } from "../walls/wallKit";
 
 /** Dormers: walls on the trimmers and on the header under the front; over them rafters, ridge and jacks on valley boards that lie on the covering, or rafters of one slope on a nailer there. */
@@ -30,9 +30,6 @@ export function frameDormers(b: Builder, l: BuildingLayout): void {
     onSlope(b, k, d, cover);
   }
 }
-/** A plane that keeps what lies over it. */
-export const up = (p: Plane): Plane => ({ n: [-p.n[0], -p.n[1], -p.n[2]], d: -p.d });
-
 /** The main rafter under a cheek: to the left or the right seen from outside. */
 function trimmer(b: Builder, l: BuildingLayout, d: Dormer, i: 0 | 1): string {
   const sign = d.side === "S" ? 1 : -1;

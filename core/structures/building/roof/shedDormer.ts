@@ -1,12 +1,11 @@
 import { normalize, type Vec3 } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { coverThick, stock, type Dormer } from "./dormer";
-import { up } from "./frameDormer";
 import { rafterStations } from "./rafterStations";
 import { onCentres } from "../plan/sides";
 import { rootOf } from "../plan/layout";
 import { placed } from "../plan/place";
-import { birdsmouthOver, over, planeZ, rafter, slopePlane, tail, type RoofKit } from "./slopes";
+import { birdsmouthOver, over, planeZ, rafter, slopePlane, tail, up, type RoofKit } from "./slopes";
 import { buttJoint } from "../walls/wallKit";
 
 /**

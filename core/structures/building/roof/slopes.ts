@@ -88,6 +88,8 @@ export function slopePlane(part: Part, s: Slope, lift = 0): Plane {
   const p = planeAt(over(part, s.side, 0, 0, planeZ(s, 0)), addScaled([0, 0, 1], inwardOf(s.side), -s.k));
   return { n: p.n, d: p.d + lift };
 }
+/** A plane that keeps what lies over it. */
+export const up = (p: Plane): Plane => ({ n: [-p.n[0], -p.n[1], -p.n[2]], d: -p.d });
 /** Up the slope, a unit vector. */
 export const upslope = (s: Slope): Vec3 => normalize(addScaled([0, 0, s.k], inwardOf(s.side), 1));
 

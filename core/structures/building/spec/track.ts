@@ -1,5 +1,5 @@
 import { feet } from "../../../units";
-import { choice, length } from "../../spec";
+import { choice, length, numeric } from "../../spec";
 import { options, span } from "./shared";
 
 const track = "Track and levels";
@@ -51,5 +51,32 @@ export const trackSpec = {
     def: feet(4),
     ...span(feet(-4), feet(20), [feet(-1), feet(6)]),
     help: "A car's floor is about 4 ft over the rail.",
+  }),
+  viewFrom: choice({
+    group: track,
+    label: "People look at it from",
+    def: "unknown",
+    options: options({ unknown: "not said", front: "the front", back: "the back" }),
+    help: "For what it hides: trains on the track behind it.",
+  }),
+  eyeAway: numeric({
+    group: track,
+    label: "Their eyes from the wall",
+    unit: "mm",
+    def: 800,
+    min: 50,
+    max: 5000,
+    usual: [300, 1500],
+    help: "Level, on the layout.",
+  }),
+  eyeOver: numeric({
+    group: track,
+    label: "Their eyes over the rails",
+    unit: "mm",
+    def: 300,
+    min: -200,
+    max: 1500,
+    usual: [50, 700],
+    help: "On the layout: the height of eyes less that of the rails over the floor of the room.",
   }),
 };
