@@ -7,6 +7,7 @@ import { facetsOf, type Facet } from "./roof/facets";
 import { hasLoftFlight, hasTrusses } from "./plan/nominal";
 import { rootOf, type BuildingLayout, type Part } from "./plan/layout";
 import { turn } from "./plan/place";
+import { sideFrame, sideName } from "./plan/sides";
 import { raisedOf } from "./plan/raised";
 import { alongOf, upslope } from "./roof/slopes";
 import { interruptionsOf } from "./roof/valley";
@@ -229,15 +230,17 @@ export function buildsOf(l: BuildingLayout): BuildingBuild[] {
       has: (s) => s.member.assembly === rootOf(l, "loft-stair"),
     });
   l.v.stairs.forEach((row, i) => {
-    const w = l.main.walls.find((x) => x.name === row.side)!;
+    // a floor alone has stairs and no walls
+    const side = (["S", "E", "N", "W"] as const).find((x) => sideName(l.main.place, x) === row.side)!;
+    const { e, n } = sideFrame(l.main.p, l.main.q, side);
     out.push({
       id: `stair${i + 1}`,
       kind: "other",
       name: `Stair ${i + 1}`,
       part: "main",
-      right: negate(w.n),
+      right: negate(turn(l.main.place, n)),
       up: [0, 0, 1],
-      eye: w.e,
+      eye: turn(l.main.place, e),
       has: (s) => s.member.assembly === rootOf(l, `stair${i + 1}`),
     });
   });

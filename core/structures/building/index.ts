@@ -52,7 +52,7 @@ export const building: StructureKind = {
   ],
   offers: ["fit"],
   stiffenedBy: "the cladding or a sheet behind",
-  version: 3,
+  version: 4,
   spec: buildingSpec,
   Params: BuildingParams,
   home: "side",

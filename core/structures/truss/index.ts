@@ -22,7 +22,7 @@ export const truss: StructureKind = {
   purpose: "A bridge of one or several spans, or a roof truss by itself.",
   headline: [{ dimension: "span", words: "span" }],
   offers: ["forces"],
-  version: 1,
+  version: 2,
   spec: trussSpec,
   Params: TrussParams,
   home: "side",
