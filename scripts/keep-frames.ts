@@ -1,11 +1,12 @@
 /**
  * Keeps structures of every kind as they are framed now, for the tests to compare with. Those that were kept before are
  * kept again with what comes of them now; a kind that frames one of them otherwise has to have counted its version up.
- * Run: npx tsx scripts/keep-frames.ts
+ * Papers of the demo jobs are kept beside them. Run: npx tsx scripts/keep-frames.ts
  */
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import "../core/structures/all";
 import { cameOf, drawCases, specDigest, type KeptKind } from "../core/structures/kept.fixture";
+import { KEPT_JOBS, papersOf } from "../core/jigs/kept.fixture";
 import { KIND_IDS, kindOf } from "../core/structures/registry";
 
 const FILE = "core/structures/kept.json";
@@ -25,4 +26,6 @@ for (const id of KIND_IDS.filter((k) => k !== "traced")) {
   console.log(`${id}: version ${kind.version}, ${cases.length} kept, ${changed} changed`);
   after[id] = { version: kind.version, spec: specDigest(kind), cases };
 }
+const papers = Object.fromEntries(KEPT_JOBS.map((job) => [job, papersOf(job)]));
+writeFileSync("core/jigs/kept.json", `${JSON.stringify(papers, null, 1)}\n`);
 if (process.exitCode !== 1) writeFileSync(FILE, `${JSON.stringify(after, null, 1)}\n`);
