@@ -15,3 +15,7 @@ export const TOLERANCE = {
   /** A curve's chord may leave the arc by at most half of this, so chords are at most √(8·R·0.004) long. */
   chordSagitta: 0.004,
 } as const;
+/** Lengths that differ by less are one, mm: far under what a saw or a caliper tells, far over what adding up numbers loses. */
+export const NEAR = 1e-6;
+/** Plain numbers (ratios, directions, quotients) that differ by less are one. */
+export const ALIKE = 1e-9;

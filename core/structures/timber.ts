@@ -1,3 +1,4 @@
+import { ALIKE } from "../geometry";
 import { laminated, single, type Component } from "../frame";
 import { parseNominal, type Match } from "../lumber";
 import type { Model } from "../units";
@@ -32,7 +33,7 @@ function makeTimber(name: string, m: Match, flat: boolean): Timber {
   }
   const [v, w] = flat ? [m.section.thickness, m.section.width] : [m.section.width, m.section.thickness];
   const doubled = 2 * (m.along === "thickness" ? m.item.thickness : m.item.width);
-  const split = Math.abs(w - doubled) < 1e-9 ? "w" : "v";
+  const split = Math.abs(w - doubled) < ALIKE ? "w" : "v";
   const components = m.plies === 1 ? single(v, w, m.item.id) : laminated(v, w, 2, split, m.item.id);
   return { v, w, components, nominal };
 }

@@ -1,3 +1,4 @@
+import { NEAR } from "../geometry";
 import type { Params, Remark } from "./kind";
 import { paramAt, pathsOf, printParam, valueAt, type Spec } from "./spec";
 
@@ -19,7 +20,7 @@ export function unusual(spec: Spec, params: Params, shown: (path: string) => boo
       if (p.type !== "length" && p.type !== "batter" && p.type !== "number") return [];
       const value = Number(valueAt(params, path));
       const [lo, hi] = p.usual;
-      if (value >= lo - 1e-6 && value <= hi + 1e-6) return [];
+      if (value >= lo - NEAR && value <= hi + NEAR) return [];
       const nearest = value < lo ? lo : hi;
       return [
         {

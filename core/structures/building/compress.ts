@@ -1,3 +1,4 @@
+import { ALIKE } from "../../geometry";
 import { nominalMm } from "../../lumber";
 import { flight } from "../../carpentry";
 import { feet, inches, printFeetInches, prototype, type Prototype } from "../../units";
@@ -70,7 +71,7 @@ export function compressBuilding(
   const before = footprint(v);
   const drop = (over: number, side: Prototype, least: number): Prototype => {
     if (over <= 0) return side;
-    const n = Math.min(Math.ceil(over / step - 1e-9), Math.max(0, Math.floor((side - least) / step)));
+    const n = Math.min(Math.ceil(over / step - ALIKE), Math.max(0, Math.floor((side - least) / step)));
     return prototype(side - n * step);
   };
   const length =

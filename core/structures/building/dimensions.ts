@@ -1,3 +1,4 @@
+import { NEAR } from "../../geometry";
 import { model, toPrototype } from "../../units";
 import type { Context, Dimension } from "../kind";
 import { buildingLayout } from "./plan/layout";
@@ -40,7 +41,7 @@ export function buildingDimensions(v: BuildingValues, ctx: Context): Dimension[]
       handles: [{ param: "wallHeight", at: [-half, wallTop], axis: [0, 1], gain: 1 }],
     },
   ];
-  if (peak > wallTop + 1e-6)
+  if (peak > wallTop + NEAR)
     out.push({
       id: "height",
       label: "Floor to the peak of the rafters",

@@ -1,5 +1,5 @@
 import type { Contact, Face, Frame } from "../../frame";
-import { addScaled, cross, dot, normalize, planeAt, sub, type Vec3 } from "../../geometry";
+import { addScaled, cross, dot, normalize, planeAt, sub, type Vec3, NEAR } from "../../geometry";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
 import type { Timber } from "../timber";
@@ -61,7 +61,7 @@ function oneFrame(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void 
       ["centre", "centre"],
       [true, false],
     );
-    b.join(butt(post, 1, cap, "-v", t.post.w <= t.cap.w + 1e-6 ? "face" : "line"));
+    b.join(butt(post, 1, cap, "-v", t.post.w <= t.cap.w + NEAR ? "face" : "line"));
     const length = Math.min(l.half * 0.5, 0.9 * sillRoom(l, i, side));
     const sill = b.stick({
       id: `${root}/mudsill/${name}`,
@@ -82,7 +82,7 @@ function oneFrame(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void 
       b: sill,
       aFace: "end0",
       bFace: "+w",
-      contact: t.post.v <= t.mudsill.v + 1e-6 ? "face" : "line",
+      contact: t.post.v <= t.mudsill.v + NEAR ? "face" : "line",
     });
     const reach = mm(v.kneeReach);
     if (reach > 0) {
@@ -97,7 +97,7 @@ function oneFrame(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void 
         ["centre", "centre"],
         false,
       );
-      const fits = t.knee.w <= Math.min(t.post.w, t.cap.w) + 1e-6 ? "face" : "line";
+      const fits = t.knee.w <= Math.min(t.post.w, t.cap.w) + NEAR ? "face" : "line";
       b.join(butt(knee, 0, post, side > 0 ? "-v" : "+v", fits));
       b.join(butt(knee, 1, cap, "-v", fits));
     }
@@ -112,7 +112,7 @@ function oneFrame(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void 
       ["+", "centre"],
       false,
     );
-    b.join(butt(rafter, 0, cap, "+v", t.rafter.w <= t.cap.w + 1e-6 ? "face" : "line"));
+    b.join(butt(rafter, 0, cap, "+v", t.rafter.w <= t.cap.w + NEAR ? "face" : "line"));
     return rafter;
   });
   b.join({
@@ -136,7 +136,7 @@ function oneFrame(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void 
       ["centre", "centre"],
       false,
     );
-    b.join(butt(king, 0, cap, "+v", t.knee.w <= t.cap.w + 1e-6 ? "face" : "line"));
+    b.join(butt(king, 0, cap, "+v", t.knee.w <= t.cap.w + NEAR ? "face" : "line"));
     rafters.forEach((r) => b.join(butt(king, 1, r, "-v", "gap")));
   }
   b.datums[`${root}/plane`] = planeAt(place.at, place.along);
@@ -192,7 +192,7 @@ function bayOf(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void {
         seat: ["centre", side > 0 ? "-" : "+"],
       });
       // a girt thicker than the post is wide stands proud inside
-      const whole = t.girt.w <= t.post.v + 1e-6 ? contact : "line";
+      const whole = t.girt.w <= t.post.v + NEAR ? contact : "line";
       b.join(butt(id, 0, `${frameRoot(ctx, i)}/post/${name}`, "-w", whole));
       b.join(butt(id, 1, `${frameRoot(ctx, i + 1)}/post/${name}`, "+w", whole));
       girts.push(id);
@@ -240,7 +240,7 @@ function bayOf(b: Builder, ctx: Context, l: SnowshedLayout, i: number): void {
         seat: ["+", "centre"],
       });
       // of the left rafter -w looks along the track, of the right one +w
-      const fits = t.purlin.v <= t.rafter.v + 1e-6 ? contact : "line";
+      const fits = t.purlin.v <= t.rafter.v + NEAR ? contact : "line";
       b.join(butt(id, 0, `${frameRoot(ctx, i)}/rafter/${name}`, side > 0 ? "-w" : "+w", fits));
       b.join(butt(id, 1, `${frameRoot(ctx, i + 1)}/rafter/${name}`, side > 0 ? "+w" : "-w", fits));
       purlins.push(id);

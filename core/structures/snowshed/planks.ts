@@ -1,4 +1,4 @@
-import { addScaled, cross, dot, normalize, planeAt, sub, type Vec3 } from "../../geometry";
+import { addScaled, cross, dot, normalize, planeAt, sub, type Vec3, NEAR } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { frameRoot, type SnowshedLayout } from "./layout";
@@ -37,7 +37,7 @@ function plankRow(
   return {
     from,
     count,
-    cut: (r) => [r === 0 || first(r) < Math.max(...near) - 1e-6, r === count - 1 || last(r) > Math.min(...far) + 1e-6],
+    cut: (r) => [r === 0 || first(r) < Math.max(...near) - NEAR, r === count - 1 || last(r) > Math.min(...far) + NEAR],
     overUpright: (r) => last(r) < clear[0] || first(r) > clear[1] || r === 0 || r === count - 1,
   };
 }

@@ -1,3 +1,4 @@
+import { NEAR } from "../../geometry";
 import type { Face, Joint, Member } from "../../frame";
 import type { Vec2, Vec3 } from "../../geometry";
 import { prototype, toModel } from "../../units";
@@ -13,7 +14,7 @@ export interface CrossMember {
   readonly joints: readonly Joint[];
 }
 /** How far beside a stick's end a cross member may still lie on it, model mm. */
-const SLACK = 1e-6;
+const SLACK = NEAR;
 
 /**
  * Members that run across the places, model mm: lapped on the side of a member at every place, or butted between the

@@ -1,5 +1,5 @@
 import type { End, Face, Frame, Joint, Member } from "../../frame";
-import { clipPolygon, polygonArea, type Plane, type Vec2, type Vec3 } from "../../geometry";
+import { clipPolygon, polygonArea, type Plane, type Vec2, type Vec3, NEAR } from "../../geometry";
 import { prototype, toModel } from "../../units";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
@@ -36,7 +36,7 @@ function barsOf(p: TracedParams, ctx: Context): Bar[] {
   return mirrorTraces(p.members, p.mirror).map(({ trace, twin }) => {
     const timber = timberOf(trace.section, ctx.stock(trace.section), trace.flat);
     const line = { a: trace.from.map(mm) as unknown as Vec2, b: trace.to.map(mm) as unknown as Vec2 };
-    if (!(lengthOf(line) > 1e-6))
+    if (!(lengthOf(line) > NEAR))
       throw new Error(`The ${trace.role} “${trace.id}” has no length: drag its ends apart.`);
     const { left } = axesOfBar(line);
     const off = trace.seat === "centre" ? 0 : ((trace.seat === "left" ? 1 : -1) * timber.v) / 2;
@@ -207,7 +207,7 @@ export function layElevation(p: TracedParams, ctx: Context): Elevation {
   function lap(a: Bar, b: Bar): void {
     const rank = { far: -1, middle: 0, near: 1 } as const;
     const [la, lb] = [rank[a.trace.layer], rank[b.trace.layer]];
-    if (Math.abs(la - lb) > 1 || overlapArea(a, b) < 1e-6) return;
+    if (Math.abs(la - lb) > 1 || overlapArea(a, b) < NEAR) return;
     // the one that is not in the middle is laid on
     const [on, laid] = la === 0 ? [a, b] : [b, a];
     const kind = chosen(a.id, b.id)?.kind === "none" ? "none" : "lap";
@@ -227,7 +227,7 @@ function depthsOf(bars: readonly Bar[]): ReadonlyMap<string, number> {
   return new Map(
     bars.map((b) => {
       if (b.trace.layer === "middle") return [b.id, 0];
-      const crossed = middle.filter((m) => overlapArea(m, b) > 1e-6);
+      const crossed = middle.filter((m) => overlapArea(m, b) > NEAR);
       const out = Math.max(0, ...(crossed.length > 0 ? crossed : middle).map((m) => m.timber.w / 2)) + b.timber.w / 2;
       return [b.id, b.trace.layer === "near" ? out : -out];
     }),

@@ -1,4 +1,4 @@
-import { clipPolygon, polygonArea, type Vec2 } from "../../geometry";
+import { clipPolygon, polygonArea, type Vec2, NEAR } from "../../geometry";
 import { axesOfBar, lengthOf, rectangleOf, type Bar } from "./layout";
 
 /** How two bars of one layer meet: with an end of one, with ends of both, or crossing. */
@@ -41,7 +41,7 @@ export function meet(p: Bar, q: Bar): Meeting | undefined {
     return [x.drawn[0] ? m : 0, x.drawn[1] ? m : 0];
   };
   const common = clipPolygon(rectangleOf(p, more(p)), rectangleOf(q, more(q)));
-  if (common.length < 3 || Math.abs(polygonArea(common)) < 1e-6) return undefined;
+  if (common.length < 3 || Math.abs(polygonArea(common)) < NEAR) return undefined;
   const [sp, sq] = [span(common, p), span(common, q)];
   const [pEnd, qEnd] = [endAt(p, sp), endAt(q, sq)];
   // side by side: only two that follow each other in one line meet

@@ -1,3 +1,4 @@
+import { NEAR } from "../../geometry";
 import { printFeetInches } from "../../units";
 import { nominalMm, parseNominal } from "../../lumber";
 import type { Remark } from "../kind";
@@ -36,11 +37,11 @@ export function bentCheck(v: BentValues): string[] {
   });
   const outer = lay.posts[lay.posts.length - 1]!;
   const reach = (z: number): number => postAt(outer, z, lay.capUnder) + lay.outerHalf;
-  if (reach(lay.capUnder) > lay.capHalf + 1e-6)
+  if (reach(lay.capUnder) > lay.capHalf + NEAR)
     out.push(
       `The outer posts reach ${fi(reach(lay.capUnder) - lay.capHalf)} past the ends of the cap. Make the cap at least ${fi(2 * reach(lay.capUnder))} long or move the posts in.`,
     );
-  if (reach(lay.sillTop) > lay.sillHalf + 1e-6)
+  if (reach(lay.sillTop) > lay.sillHalf + NEAR)
     out.push(
       `The outer posts reach ${fi(reach(lay.sillTop) - lay.sillHalf)} past the ends of the sill. Make the sill at least ${fi(2 * reach(lay.sillTop))} long or take off batter.`,
     );

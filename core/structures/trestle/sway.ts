@@ -1,3 +1,4 @@
+import { ALIKE, NEAR } from "../../geometry";
 /** A line of the bent's elevation, [y, z], with a direction and the half width of the timber on it. One unit throughout. */
 export interface Band {
   readonly at: readonly [number, number];
@@ -64,11 +65,11 @@ export function placeSway(
   for (let i = 0; i < STEPS; i++) {
     const [t, f] = past(zt, zf);
     if (Math.abs(t) + Math.abs(f) < CLOSE * size) return zt - zf > half ? [on(left, zt), on(right, zf)] : undefined;
-    const h = 1e-6 * size;
+    const h = NEAR * size;
     const [byTop, byFoot] = [past(zt + h, zf), past(zt, zf + h)];
     const [a, b, c, d] = [(byTop[0] - t) / h, (byFoot[0] - t) / h, (byTop[1] - f) / h, (byFoot[1] - f) / h];
     const det = a * d - b * c;
-    if (!(Math.abs(det) > 1e-9)) return undefined;
+    if (!(Math.abs(det) > ALIKE)) return undefined;
     const limit = (step: number): number => Math.max(-size / 4, Math.min(size / 4, step));
     zt -= limit((d * t - b * f) / det);
     zf -= limit((a * f - c * t) / det);

@@ -1,4 +1,4 @@
-import { normalize, sub, type Vec2, type Vec3 } from "../../geometry";
+import { normalize, sub, type Vec2, type Vec3, ALIKE, NEAR } from "../../geometry";
 import { wholeId } from "../../frame";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
@@ -68,9 +68,9 @@ function laterals(
     v.gussets ? l.mm(v.gussetReach) + l.chord.v / 2 + timber.w : 0,
   );
   // crossed where two have room one above the other; under beams and beside webs that stand proud of a shallow chord one, turn about
-  const proud = right.webs.some((w) => Math.abs(w.y) + w.timber.w / 2 > l.chord.w / 2 + 1e-6);
+  const proud = right.webs.some((w) => Math.abs(w.y) + w.timber.w / 2 > l.chord.w / 2 + NEAR);
   const crossed =
-    2 * timber.v <= l.inner.v + 1e-6 || !(l.inner.part || proud || (v.position === "deck" && chord === "top"));
+    2 * timber.v <= l.inner.v + NEAR || !(l.inner.part || proud || (v.position === "deck" && chord === "top"));
   list.slice(1).forEach((q, i) => {
     const p = list[i]!;
     const [a, c] = [l.topology.points[p]!, l.topology.points[q]!];
@@ -128,12 +128,12 @@ function laterals(
 /** How much further from a panel point a lateral starts where an end post thicker than the chord comes to it: past the post. */
 function beside(l: TrussLayout, t: SideTruss, p: string, brace: { readonly v: number }): number {
   const post = t.chords.find((c) => c.role === "end post" && c.points.includes(p));
-  if (!post || l.timbers.endPost.w <= l.inner.w + 1e-6) return 0;
+  if (!post || l.timbers.endPost.w <= l.inner.w + NEAR) return 0;
   const [a, c] = [post.points[0]!, post.points[post.points.length - 1]!].map((n) => l.topology.points[n]!) as [
     Vec2,
     Vec2,
   ];
-  const steep = Math.abs(c[1] - a[1]) / Math.max(1e-9, Math.abs(c[0] - a[0]));
+  const steep = Math.abs(c[1] - a[1]) / Math.max(ALIKE, Math.abs(c[0] - a[0]));
   return (l.timbers.endPost.v / 2) * Math.hypot(1, 1 / steep) + (2 * brace.v) / steep;
 }
 
@@ -157,7 +157,7 @@ function underBeams(
     .points.slice(1, -1)
     .map((p) => {
       const px = l.topology.points[p]![0];
-      const x = px + (px < middle - 1e-6 ? rods : -rods);
+      const x = px + (px < middle - NEAR ? rods : -rods);
       return { id: `${floor}/beam/${p}`, x, z: chordSeat(l, right, "bottom", x, beam.w, -1).z - beam.v };
     });
   const inset = l.chord.w / 2 + timber.w;
@@ -237,12 +237,12 @@ function struts(
     const beside = right.webs.some(
       (w) => w.timber.round && (w.web.a === p || w.web.b === p) && Math.abs(w.y) + w.timber.w / 2 > l.inner.w / 2,
     );
-    const behind = beside || timber.v + timber.w * steepest > l.inner.v + 1e-6 ? l.chord : l.inner;
+    const behind = beside || timber.v + timber.w * steepest > l.inner.v + NEAR ? l.chord : l.inner;
     // what is deeper than the chord stands up over it, as webs may stand proud; on an I its top lies at the upper flange's
     const lift = (timber.v - l.chord.v) / 2;
     const z = mid + (l.inner.part && behind === l.chord ? Math.abs(lift) : Math.max(0, lift));
     const endPosts = [right, left].map((t) => t.chords.find((c) => c.role === "end post" && c.points.includes(p))?.id);
-    const stout = l.timbers.endPost.w > behind.w + 1e-6 && endPosts[0] !== undefined;
+    const stout = l.timbers.endPost.w > behind.w + NEAR && endPosts[0] !== undefined;
     const plated = v.gussets && b.members.some((m) => m.id === `${right.place.root}/gusset/${p}/far`);
     const faces = plated
       ? [`${right.place.root}/gusset/${p}/far`, `${left.place.root}/gusset/${p}/near`]
@@ -276,7 +276,8 @@ function struts(
     if ((p !== list[0] && p !== list[list.length - 1]) || plated) continue;
     const verticals = [right, left].map((t) =>
       t.webs.find(
-        (w) => w.web.role === "vertical" && (w.web.a === p || w.web.b === p) && !w.timber.round && Math.abs(w.y) < 1e-9,
+        (w) =>
+          w.web.role === "vertical" && (w.web.a === p || w.web.b === p) && !w.timber.round && Math.abs(w.y) < ALIKE,
       ),
     );
     const posts = [right, left].map((t) => t.chords.find((c) => c.role === "end post" && c.points.includes(p)));
@@ -341,13 +342,13 @@ function proudBeside(l: TrussLayout, t: SideTruss, vertical: WebStick, aside: nu
       (w) =>
         w.web.role !== "vertical" &&
         (w.web.a === point || w.web.b === point) &&
-        Math.abs(w.y) + w.timber.w / 2 > vertical.timber.w / 2 + 1e-6,
+        Math.abs(w.y) + w.timber.w / 2 > vertical.timber.w / 2 + NEAR,
     );
     return Math.max(
       0,
       ...own.map((w) => {
         const [fx, fz] = l.topology.points[w.web.a === point ? w.web.b : w.web.a]!;
-        const steep = Math.abs(fz - z) / Math.max(1e-9, Math.abs(fx - x));
+        const steep = Math.abs(fz - z) / Math.max(ALIKE, Math.abs(fx - x));
         return (aside + (w.timber.v / 2) * Math.hypot(1, 1 / steep)) * steep * 1.1;
       }),
     );
@@ -367,7 +368,7 @@ function swayFrames(
   const place = right.place;
   const wide = left.place.y - right.place.y;
   for (const w of right.webs) {
-    if (w.web.role !== "vertical" || w.timber.round || Math.abs(w.y) > 1e-9) continue;
+    if (w.web.role !== "vertical" || w.timber.round || Math.abs(w.y) > ALIKE) continue;
     const other = left.webs.find((x) => x.web.id === w.web.id);
     if (!other) continue;
     const [p, q] = [l.topology.points[w.web.a]!, l.topology.points[w.web.b]!];

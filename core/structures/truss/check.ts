@@ -1,3 +1,4 @@
+import { NEAR } from "../../geometry";
 import { nominalMm, parseNominal } from "../../lumber";
 import { inches, model, printFeetInches, printMm, printNumber } from "../../units";
 import type { Context, Remark } from "../kind";
@@ -103,7 +104,7 @@ export function trussCheck(v: TrussValues, context?: Context): string[] {
     );
   if (context && v.kind === "scissors" && out.length === 0) {
     const thick = (name: string): number => timberOf(name, context.stock(name)).w;
-    if (thick(v.vertical) > thick(v.endPost) + 1e-6)
+    if (thick(v.vertical) > thick(v.endPost) + NEAR)
       out.push(
         `The king post (${v.vertical}) passes between the scissors, and in the stock chosen it is thicker than the rafters (${v.endPost}): choose one thickness for both in Stock.`,
       );

@@ -1,3 +1,4 @@
+import { ALIKE } from "../../geometry";
 import { solveTruss } from "../../statics";
 import { modelOf, unitLoads } from "./statics";
 import { panelsOf, topologyWith, type Topology, type TopologyValues } from "./topology";
@@ -20,11 +21,11 @@ function reversedPanels(v: TopologyValues): number[] {
     if (!bar.member.startsWith("diagonal/")) return;
     const lines = solved.map((s) => s.forces[i]!);
     const dead = lines.reduce((s, f) => s + f, 0);
-    const against = lines.filter((f) => (Math.abs(dead) < 1e-9 ? true : f * dead < 0)).reduce((s, f) => s + f, 0);
+    const against = lines.filter((f) => (Math.abs(dead) < ALIKE ? true : f * dead < 0)).reduce((s, f) => s + f, 0);
     const reversed =
-      Math.abs(dead) < 1e-9
-        ? lines.some((f) => Math.abs(f) > 1e-9)
-        : Math.abs(against) * v.liveOverDead > Math.abs(dead) + 1e-9;
+      Math.abs(dead) < ALIKE
+        ? lines.some((f) => Math.abs(f) > ALIKE)
+        : Math.abs(against) * v.liveOverDead > Math.abs(dead) + ALIKE;
     if (!reversed) return;
     out.add(Math.min(...[bar.a, bar.b].map((n) => Number(/\d+$/.exec(n)![0]))));
   });

@@ -1,7 +1,8 @@
+import { ALIKE } from "../../geometry";
 import type { MemberForces } from "./statics";
 
 /** A force this small beside the largest is none. */
-const NONE = 1e-9;
+const NONE = ALIKE;
 
 /** What a member does and what it may be made of: "compression: a timber; a rod would buckle". `force` is per unit panel load, tension positive. */
 export function whyOf(

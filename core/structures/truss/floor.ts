@@ -1,4 +1,4 @@
-import { type Vec3 } from "../../geometry";
+import { type Vec3, ALIKE, NEAR } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { defaultsOf } from "../spec";
@@ -73,7 +73,7 @@ export function bridgeFloor(
       // beside the rods, at a bearing beside its block and the pier under it: towards the middle
       const ends = p === l.topology.supports[0] || p === l.topology.supports[1];
       const aside = ends && !deck ? besideBearing(v, ctx, l) + beam.w / 2 : rods;
-      const x = px + (px < middle - 1e-6 ? aside : -aside);
+      const x = px + (px < middle - NEAR ? aside : -aside);
       const { z } = chordSeat(l, right, chord, x, beam.w, deck ? 1 : -1);
       const id = `${root}/beam/${p}`;
       b.stick({
@@ -161,7 +161,7 @@ export function bridgeFloor(
   }
   // ties, each on one stick of every pack
   const pitch = l.mm(v.tieSpacing);
-  const n = Math.floor((under.to - under.from - tie.w) / pitch + 1e-9);
+  const n = Math.floor((under.to - under.from - tie.w) / pitch + ALIKE);
   const tracks =
     v.floor === "ties"
       ? [0]

@@ -1,3 +1,4 @@
+import { ALIKE } from "../../geometry";
 import { solveTruss, type Mechanism } from "../../statics";
 import { topologyOf } from "./counters";
 import { byMember, modelOf, unitLoads, type MemberForces, type NoForces, type TrussModel } from "./statics";
@@ -19,7 +20,7 @@ export function forcesOf(v: TopologyValues): MemberForces | NoForces {
     const held = solveTruss(k.truss, [unitLoads(k, t.loaded)]);
     if (!("ok" in held)) {
       const forces = byMember(k, held[0]!);
-      if (Math.abs(forces.get("none") ?? 0) < 1e-9) {
+      if (Math.abs(forces.get("none") ?? 0) < ALIKE) {
         forces.delete("none");
         return { ok: true, forces, redundant: solved.redundant, caveat: OPEN_PANEL };
       }

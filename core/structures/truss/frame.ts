@@ -1,5 +1,5 @@
 import type { Face, Frame, Member, NodeEnd } from "../../frame";
-import { normalize, sub, type Vec2 } from "../../geometry";
+import { normalize, sub, type Vec2, ALIKE, NEAR } from "../../geometry";
 import { model } from "../../units";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
@@ -87,7 +87,10 @@ function chordSticks(
     if (last && last.role === role) {
       const [o, p, q] = [at(last.points[last.points.length - 2]!), at(from), at(to)];
       const turn = (p[0] - o[0]) * (q[1] - p[1]) - (p[1] - o[1]) * (q[0] - p[0]);
-      if (Math.abs(turn) < 1e-9 * Math.hypot(p[0] - o[0], p[1] - o[1]) * Math.hypot(q[0] - p[0], q[1] - p[1]) + 1e-9) {
+      if (
+        Math.abs(turn) <
+        ALIKE * Math.hypot(p[0] - o[0], p[1] - o[1]) * Math.hypot(q[0] - p[0], q[1] - p[1]) + ALIKE
+      ) {
         last.points.push(to);
         return;
       }
@@ -240,7 +243,7 @@ function joinNodes(
     // two chord ends meet in a mitre; what is of a lower rank is cut to all above it that share its place across the truss
     [0, 1, 2, 3].forEach((tier) =>
       clusters(ends.filter((e) => e.tier === tier)).forEach((group, i) => {
-        const overlaps = (lo: number, hi: number): boolean => group.some((e) => lo < e.hi - 1e-6 && e.lo < hi - 1e-6);
+        const overlaps = (lo: number, hi: number): boolean => group.some((e) => lo < e.hi - NEAR && e.lo < hi - NEAR);
         const above = ends.filter((e) => e.tier < tier && overlaps(e.lo, e.hi)).map((e) => e.member);
         const here = tier === 0 ? [] : standing.filter((r) => overlaps(r.y - r.timber.w / 2, r.y + r.timber.w / 2));
         b.nodes.push({
@@ -261,7 +264,7 @@ const roleSectionOf = (l: TrussLayout, c: ChordStick): number => roleSection(l, 
 function clusters(ends: readonly AtNode[]): AtNode[][] {
   const out: AtNode[][] = [];
   for (const e of [...ends].sort((p, q) => p.lo - q.lo || p.tier - q.tier)) {
-    const home = out.find((g) => g.some((x) => e.lo < x.hi - 1e-6 && x.lo < e.hi - 1e-6));
+    const home = out.find((g) => g.some((x) => e.lo < x.hi - NEAR && x.lo < e.hi - NEAR));
     if (home) home.push(e);
     else out.push([e]);
   }

@@ -1,4 +1,4 @@
-import { clipPolygon, hull, type Vec2, type Vec3 } from "../../geometry";
+import { clipPolygon, hull, type Vec2, type Vec3, NEAR } from "../../geometry";
 import { model } from "../../units";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
@@ -51,7 +51,7 @@ export function gussetPlates(b: Builder, v: TrussValues, ctx: Context, l: TrussL
     const [x0, z0] = [Math.min(...outline.map((p) => p[0])), Math.min(...outline.map((p) => p[1]))];
     ([-1, 1] as const).forEach((side) => {
       const outer = outermost(side);
-      const chord = chords.find((c) => Math.abs(widthOf(c.member) / 2 - outer) < 1e-6);
+      const chord = chords.find((c) => Math.abs(widthOf(c.member) / 2 - outer) < NEAR);
       const id = `${t.place.root}/gusset/${name}/${side < 0 ? "near" : "far"}`;
       // seen from its own outside the outline runs the same way round: mirrored for the far plate
       const own = outline.map((p): Vec2 => (side < 0 ? [p[0] - x0, p[1] - z0] : [-(p[0] - x0), p[1] - z0]));

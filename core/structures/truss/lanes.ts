@@ -1,3 +1,4 @@
+import { NEAR } from "../../geometry";
 import type { ChordSection, TrussLayout } from "./layout";
 import type { TrussValues } from "./parameters";
 import type { Web } from "./topology";
@@ -37,7 +38,7 @@ export function lanesOf(v: TrussValues, l: TrussLayout, w: Web): number[] {
 }
 /** Whether a rod so thick at y across a truss goes through wood of a chord, and not between its plies. */
 export const pierces = (s: ChordSection, y: number, thick: number): boolean =>
-  s.components.some((c) => Math.abs(c.at[1] - y) < (c.w + thick) / 2 - 1e-6);
+  s.components.some((c) => Math.abs(c.at[1] - y) < (c.w + thick) / 2 - NEAR);
 /** What of a chord such a rod would cut in two: a ply or a web that is no thicker than it. */
 export const parted = (s: ChordSection, y: number, thick: number): ChordSection["components"][number] | undefined =>
-  s.components.find((c) => Math.abs(c.at[1] - y) + c.w / 2 < thick / 2 + 1e-6);
+  s.components.find((c) => Math.abs(c.at[1] - y) + c.w / 2 < thick / 2 + NEAR);

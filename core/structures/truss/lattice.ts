@@ -1,5 +1,5 @@
 import type { Face, Member } from "../../frame";
-import { normalize, planeAt, sub, type Vec2, type Vec3 } from "../../geometry";
+import { normalize, planeAt, sub, type Vec2, type Vec3, ALIKE } from "../../geometry";
 import type { Builder } from "../builder";
 import type { SidePlace, TrussLayout } from "./layout";
 import type { ChordStick, WebStick } from "./sideTruss";
@@ -121,7 +121,7 @@ export function latticePlanks(b: Builder, l: TrussLayout, place: SidePlace, chor
 function crosses(a: Vec2, b: Vec2, c: Vec2, d: Vec2): boolean {
   const [rx, ry, sx, sy] = [b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]];
   const det = rx * sy - ry * sx;
-  if (Math.abs(det) < 1e-9) return false;
+  if (Math.abs(det) < ALIKE) return false;
   const t = ((c[0] - a[0]) * sy - (c[1] - a[1]) * sx) / det;
   const u = ((c[0] - a[0]) * ry - (c[1] - a[1]) * rx) / det;
   return t > 0.02 && t < 0.98 && u > 0.02 && u < 0.98;

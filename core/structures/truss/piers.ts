@@ -1,3 +1,4 @@
+import { NEAR } from "../../geometry";
 import { feet, prototype } from "../../units";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
@@ -52,7 +53,7 @@ export function piersAndBlocks(
           bFace: "-v",
           // a block may reach past a chord that ends short
           contact:
-            v.chordShape !== "plies" || v.packing > 0 || v.camber > 0 || block.w / 2 > l.mm(v.chordEnd) + 1e-6
+            v.chordShape !== "plies" || v.packing > 0 || v.camber > 0 || block.w / 2 > l.mm(v.chordEnd) + NEAR
               ? "line"
               : "face",
         });

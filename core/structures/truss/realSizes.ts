@@ -1,3 +1,4 @@
+import { NEAR } from "../../geometry";
 import { model, printMm } from "../../units";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
@@ -27,7 +28,7 @@ export function realFaults(v: TrussValues, ctx: Context, lateralsLie: boolean): 
   const cut = rods.flatMap((y) => parted(l.chord, y, vertical.w) ?? [])[0];
   // a king's go through the end posts' heads too
   const through = v.kind === "king" ? Math.min(l.chord.w, l.timbers.endPost.w) : l.chord.w;
-  if (reach > through / 2 + 1e-6)
+  if (reach > through / 2 + NEAR)
     out.push(
       `In the stock chosen the rods need chords at least ${printMm(model(2 * reach))} wide${v.kind === "king" ? ", and end posts" : ""}; these are ${printMm(model(through))}. Add a ply, or take timber verticals.`,
     );
@@ -36,7 +37,7 @@ export function realFaults(v: TrussValues, ctx: Context, lateralsLie: boolean): 
       `In the stock chosen a rod is ${printMm(vertical.w, 2)} thick and would cut ${cut.name === "web" ? "the web" : "a ply"} of the chord in two, ${printMm(cut.w, 2)} thick. ${cut.name === "web" ? "Take channels or boxes, which leave rods a way, or no counters." : "Take thinner rods, thicker plies, or an even number of plies, so that the rods pass between."}`,
     );
   const lateral = timberOf(v.lateral, ctx.stock(v.lateral), true);
-  if (v.chordShape === "I" && lateralsLie && lateral.v > l.inner.v + 1e-6)
+  if (v.chordShape === "I" && lateralsLie && lateral.v > l.inner.v + NEAR)
     out.push(
       `In the stock chosen the flanges leave ${printMm(model(l.inner.v))} between them for laterals ${printMm(lateral.v)} thick: choose thinner strip for ${v.lateral} in Stock, or take boxes.`,
     );

@@ -1,3 +1,4 @@
+import { ALIKE } from "../../geometry";
 import type { Member } from "../../frame";
 import type { Timber } from "../timber";
 import type { SidePlace, TrussLayout } from "./layout";
@@ -48,13 +49,13 @@ export function chordSeat(
     });
   type Run = (typeof runs)[number];
   const meet = (m: Run, n: Run): number =>
-    Math.abs(m.slope - n.slope) < 1e-9 ? n.p[0] : n.p[0] + (m.z(n.p[0]) - n.z(n.p[0])) / (n.slope - m.slope);
+    Math.abs(m.slope - n.slope) < ALIKE ? n.p[0] : n.p[0] + (m.z(n.p[0]) - n.z(n.p[0])) / (n.slope - m.slope);
   runs.forEach((r, i) => {
     const { c, p, q } = r;
     const [before, after] = [runs[i - 1], runs[i + 1]];
     const from = Math.max(before ? meet(before, r) : c.member.ends[0] ? -Infinity : p[0], x - wide / 2);
     const to = Math.min(after ? meet(r, after) : c.member.ends[1] ? Infinity : q[0], x + wide / 2);
-    if (from > to + 1e-9) return;
+    if (from > to + ALIKE) return;
     const z = [from, to].map(r.z);
     found.push({ z: side > 0 ? Math.max(...z) : Math.min(...z), id: c.id });
   });

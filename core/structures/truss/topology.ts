@@ -1,3 +1,4 @@
+import { ALIKE } from "../../geometry";
 import type { Vec2 } from "../../geometry";
 
 export const TRUSS_KINDS = [
@@ -95,10 +96,10 @@ export function polygonHeight(v: TopologyValues, x: number, panel: number): numb
   const off = (t: number): number => Math.abs((2 * (t - from)) / (to - from) - 1);
   const inner = off(corners[side]!);
   const at = (t: number): number => v.hipDepth + ((v.depth - v.hipDepth) * (1 - off(t) ** 2)) / (1 - inner ** 2);
-  const k = corners.findIndex((c, i) => i > 0 && x <= c + 1e-9);
+  const k = corners.findIndex((c, i) => i > 0 && x <= c + ALIKE);
   const [p, q] = [corners[Math.max(1, k) - 1]!, corners[Math.max(1, k)]!];
   const [hp, hq] = [at(p), at(q)];
-  return q - p < 1e-9 ? hp : hp + ((hq - hp) * (x - p)) / (q - p);
+  return q - p < ALIKE ? hp : hp + ((hq - hp) * (x - p)) / (q - p);
 }
 
 /** The work lines of a truss with counters in the panels given. Panel points are L0…Ln along the bottom and U… along the top; camber raises both chords along a parabola. */

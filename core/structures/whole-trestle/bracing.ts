@@ -1,6 +1,6 @@
 import { nominalMm } from "../../lumber";
 import { envelope, stockFace, type Face, type Member } from "../../frame";
-import { addScaled, cross, distance, normalize, sub, type Vec3 } from "../../geometry";
+import { addScaled, cross, distance, normalize, sub, type Vec3, ALIKE, NEAR } from "../../geometry";
 import { prototype, toModel } from "../../units";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
@@ -75,11 +75,11 @@ function girts(
       const steep = Math.abs(p1[2] - p0[2]) / Math.hypot(p1[0] - p0[0], p1[1] - p0[1]);
       const part = target.body.shape === "straight" ? target.body.components[0]! : undefined;
       const off = timber.v * Math.hypot(1, steep) + steep * (part?.w ?? 0);
-      const contact = off <= (part?.v ?? 0) + 1e-9 ? "face" : "line";
+      const contact = off <= (part?.v ?? 0) + ALIKE ? "face" : "line";
       // one deeper than the sill meets the posts over and under it where they stand proud of the sill's sides
       const proud = (at: BentPlace, over: boolean): string | undefined => {
         const post = `${bentRoot(ctx.structure, at)}/story${i + (over ? 1 : 2)}/post/${p.name}`;
-        return contact === "line" && thick(members.get(post)) > thick(target) + 1e-6 ? post : undefined;
+        return contact === "line" && thick(members.get(post)) > thick(target) + NEAR ? post : undefined;
       };
       b.join({
         kind: "butt",

@@ -1,4 +1,4 @@
-import { addScaled, cross, dot, normalize, scale, sub } from "../../geometry";
+import { addScaled, cross, dot, normalize, scale, sub, ALIKE, NEAR } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
@@ -37,7 +37,7 @@ export function bulkheads(b: Builder, v: TrestleValues, ctx: Context, l: Trestle
       2 * half * Math.abs(l.alignment.grade * Math.tan(at.place.heading - placeAt(l.alignment, at.station).heading)) -
       0.03 * l.timbers.cap.w * Math.sign(Math.abs(l.alignment.grade) + Math.abs(l.cant)) -
       2.5 * sag * Math.abs(Math.sin(l.cant));
-    const n = Math.floor((top + l.timbers.cap.v) / plank.v + 1e-9);
+    const n = Math.floor((top + l.timbers.cap.v) / plank.v + ALIKE);
     for (let k = 0; k < n; k++) {
       const z = top - k * plank.v;
       const mid = addScaled(addScaled(at.cap, along, l.timbers.cap.w / 2), up, z);
@@ -76,7 +76,7 @@ export function bulkheads(b: Builder, v: TrestleValues, ctx: Context, l: Trestle
           bFace: "+v",
           contact: "face",
         });
-      if (z - plank.v < -1e-6)
+      if (z - plank.v < -NEAR)
         b.join({
           kind: "lap",
           id: `${id}>cap`,

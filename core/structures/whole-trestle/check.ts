@@ -1,3 +1,4 @@
+import { NEAR } from "../../geometry";
 import { nominalMm, parseNominal } from "../../lumber";
 import { feet, inches, model, printFeetInches, toPrototype } from "../../units";
 import type { Context } from "../kind";
@@ -53,7 +54,7 @@ export function trestleCheck(v: TrestleValues, context?: Context): string[] {
     v.bentKind === "framed" && v.footing === "mudsill" ? v.mudsillLength + inches(6) : 0,
     v.corbels ? v.corbelLength + inches(6) : 0,
   );
-  const short = bays.findIndex((b) => b < shortest - 1e-6);
+  const short = bays.findIndex((b) => b < shortest - NEAR);
   if (short >= 0) out.push(`Bay ${short + 1} is only ${fi(bays[short]!)}; the least here is ${fi(shortest)}.`);
   const curved = v.curve !== "none";
   if (curved) {
@@ -173,7 +174,7 @@ function lowSide(v: TrestleValues, tall: BentValues): string[] {
   const edge = postAt(outer, lay.capUnder, lay.capUnder) + lay.outerHalf;
   const reach = (edge + depth * s - outer.lean * depth * (1 - c)) / (c - outer.lean * s);
   const short = reach - lay.capHalf;
-  if (short < 1e-6) return [];
+  if (short < NEAR) return [];
   return [
     v.capSet === "length"
       ? `On the low side of the tilted caps the outer posts reach ${fi(short)} past their ends. Make the caps at least ${fi(2 * reach)} long or move the posts in.`

@@ -1,3 +1,4 @@
+import { ALIKE, NEAR } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
@@ -68,7 +69,7 @@ export function deck(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayou
       beside,
     );
   const onLong = (list: readonly TiePlace[], y: number): TiePlace[] =>
-    list.filter((p) => y > p.reach[0] - 1e-6 && y < p.reach[1] + 1e-6);
+    list.filter((p) => y > p.reach[0] - NEAR && y < p.reach[1] + NEAR);
   for (const [has, side, edge, list] of [
     [onRight, -1, rights, places[0]!],
     [onLeft, 1, lefts, places[places.length - 1]!],
@@ -111,7 +112,7 @@ export function deck(b: Builder, v: TrestleValues, ctx: Context, l: TrestleLayou
         under[0]!.station - l.timbers.tie.w / 2,
         under[under.length - 1]!.station + l.timbers.tie.w / 2,
       ];
-      const n = Math.floor((depth - bow - spare) / plank.v + 1e-9);
+      const n = Math.floor((depth - bow - spare) / plank.v + ALIKE);
       rows(edge + side * bow, side, n).forEach((y, k) =>
         strip(
           `${ctx.structure}/${name}/bent${l.bents.find((x) => x.station === s)!.number}/plank${k + 1}`,

@@ -1,4 +1,4 @@
-import { addScaled, type Vec3 } from "../../geometry";
+import { addScaled, type Vec3, NEAR } from "../../geometry";
 import { model } from "../../units";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
@@ -60,7 +60,7 @@ export function footings(b: Builder, v: TrestleValues, ctx: Context, l: TrestleL
           square: true,
         });
         // under a sill that ends with its outer posts a wide mudsill reaches past it
-        const whole = Math.abs(f.y) + mudsill.v / 2 <= l.mm(bentLayout(at.values).sillHalf) + 1e-6;
+        const whole = Math.abs(f.y) + mudsill.v / 2 <= l.mm(bentLayout(at.values).sillHalf) + NEAR;
         b.join({
           kind: "lap",
           id: `${id}>sill`,

@@ -1,5 +1,5 @@
 import type { Frame } from "../../frame";
-import { planeAt } from "../../geometry";
+import { planeAt, ALIKE } from "../../geometry";
 import { toModel, prototype } from "../../units";
 import { builder } from "../builder";
 import type { Context } from "../kind";
@@ -39,7 +39,7 @@ export function trestleFrame(v: TrestleValues, ctx: Context): Frame {
 export function oneBent(v: TrestleValues, ctx: Context, at: BentPlace): Frame {
   const lines = at.values.storyHeights.reduce((s, h) => s + h, 0);
   const lowest = at.values.height - lines;
-  const lift = v.swayStep > 0 ? lowest - Math.floor(lowest / v.swayStep + 1e-9) * v.swayStep : 0;
+  const lift = v.swayStep > 0 ? lowest - Math.floor(lowest / v.swayStep + ALIKE) * v.swayStep : 0;
   const pile = v.bentKind === "pile" ? timberOf(v.pileSize, ctx.stock(v.pileSize)) : undefined;
   return bentFrame(at.values, ctx, {
     root: bentRoot(ctx.structure, at),

@@ -1,4 +1,4 @@
-import { addScaled, cross, dot, normalize, sub, type Vec3 } from "../../geometry";
+import { addScaled, cross, dot, normalize, sub, type Vec3, ALIKE } from "../../geometry";
 import { model, prototype, toModel, toPrototype, feet, inches } from "../../units";
 import type { Context } from "../kind";
 import { timberOf, type Timber } from "../timber";
@@ -91,7 +91,7 @@ export function radiusOf(
 /** Stations of the bents, prototype mm: at the spacing with the last bay taking between a half and one and a half of it, or bay by bay. */
 export function stationsOf(v: TrestleValues): number[] {
   if (v.bentSet === "each") return v.bays.reduce<number[]>((s, b) => [...s, s[s.length - 1]! + b], [0]);
-  const bays = Math.max(1, Math.ceil(v.length / v.spacing - 0.5 - 1e-9));
+  const bays = Math.max(1, Math.ceil(v.length / v.spacing - 0.5 - ALIKE));
   return Array.from({ length: bays + 1 }, (_, i) => (i === bays ? v.length : i * v.spacing));
 }
 /** Height of the ground at a station over the base of rail at the first bent, prototype mm: straight between the points, level beyond them. */
@@ -106,7 +106,7 @@ export function groundAt(profile: TrestleValues["profile"], station: number): nu
 /** Height from the top of the cap of each story line that a bent of that height has, from the top; prototype mm. */
 export function storyLines(v: TrestleValues, height: number): number[] {
   const out: number[] = [];
-  for (let line: number = v.topStory; height - line >= v.leastStory - 1e-9; line += v.story) out.push(line);
+  for (let line: number = v.topStory; height - line >= v.leastStory - ALIKE; line += v.story) out.push(line);
   return out;
 }
 /** A bent's own parameters at a height, prototype mm. */

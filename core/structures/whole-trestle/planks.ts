@@ -1,5 +1,17 @@
 import { single, type Member } from "../../frame";
-import { addScaled, cross, dot, normalize, planeAt, scale, sub, TOLERANCE, type Vec3 } from "../../geometry";
+import {
+  addScaled,
+  cross,
+  dot,
+  normalize,
+  planeAt,
+  scale,
+  sub,
+  TOLERANCE,
+  type Vec3,
+  ALIKE,
+  NEAR,
+} from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { FLUSH, standsOut } from "../lay";
@@ -28,7 +40,7 @@ export function along(
 ): void {
   const half = l.timbers.tie.w / 2;
   const under = between(ties, from - half, to + half).filter(
-    (t) => t.station + half > from + 1e-6 && t.station - half < to - 1e-6,
+    (t) => t.station + half > from + NEAR && t.station - half < to - NEAR,
   );
   if (under.length < 2) return;
   const [p0, q0] = [deckPoint(l, from, beside), deckPoint(l, to, beside)];
@@ -52,10 +64,10 @@ export function along(
   const bow = 1 - Math.abs(l.alignment.curvature) * (Math.abs(y) + c.timber.v);
   const skewed = skewOf(l) * (Math.abs(y) + c.timber.v);
   // a tie on a grade leans, so that its top lies further on
-  const reach = half + Math.abs(l.alignment.grade) * l.timbers.tie.v - 1e-6;
+  const reach = half + Math.abs(l.alignment.grade) * l.timbers.tie.v - NEAR;
   const room = (t: TiePlace): readonly [boolean, boolean] => [
-    (t.station - from) * bow - (from <= l.bents[0]!.station + 1e-6 ? skewed : 0) >= reach,
-    (to - t.station) * bow - (to >= l.alignment.length - 1e-6 ? skewed : 0) >= reach,
+    (t.station - from) * bow - (from <= l.bents[0]!.station + NEAR ? skewed : 0) >= reach,
+    (to - t.station) * bow - (to >= l.alignment.length - NEAR ? skewed : 0) >= reach,
   ];
   const planes = [ends[0]!.plane, ends[1]!.plane] as const;
   const gaps = under.map((t) => standsOut(t.support, p, d, up, c.timber.v, planes));
@@ -90,8 +102,8 @@ export function along(
 }
 /** The bent at a station, if there is one. */
 function bentAt(l: TrestleLayout, station: number): BentPlace | undefined {
-  const found = l.bents[firstFrom(l.bents, station - 1e-9)];
-  return found && found.station < station + 1e-9 ? found : undefined;
+  const found = l.bents[firstFrom(l.bents, station - ALIKE)];
+  return found && found.station < station + ALIKE ? found : undefined;
 }
 /** How far the more skewed end is from square to the track, as the cosine of the angle between its bent and the track. */
 function skewOf(l: TrestleLayout): number {
@@ -163,7 +175,7 @@ export function guard(
       };
       b.add(m);
       ties
-        .filter((t) => t.station + tie.w / 2 > s0 + 1e-9 && t.station - tie.w / 2 < s1 - 1e-9)
+        .filter((t) => t.station + tie.w / 2 > s0 + ALIKE && t.station - tie.w / 2 < s1 - ALIKE)
         .forEach((t) =>
           b.join({
             kind: "lap",

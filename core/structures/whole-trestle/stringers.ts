@@ -1,5 +1,5 @@
 import { arcBreaks, type Face, type Member } from "../../frame";
-import { addScaled, cross, dot, flip, normalize, planeAt, sub, type Vec3 } from "../../geometry";
+import { addScaled, cross, dot, flip, normalize, planeAt, sub, type Vec3, ALIKE, NEAR } from "../../geometry";
 import { single } from "../../frame";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
@@ -77,7 +77,7 @@ export function stringers(b: Builder, v: TrestleValues, ctx: Context, l: Trestle
 }
 
 const curved = (l: TrestleLayout, from: number, to: number): boolean =>
-  l.alignment.curvature !== 0 && from < l.alignment.curve[1] - 1e-9 && to > l.alignment.curve[0] + 1e-9;
+  l.alignment.curvature !== 0 && from < l.alignment.curve[1] - ALIKE && to > l.alignment.curve[0] + ALIKE;
 
 interface Ply {
   readonly id: string;
@@ -159,7 +159,7 @@ function bentPly(l: TrestleLayout, p: Ply): Member {
 export function ringsOf(l: TrestleLayout, from: number, to: number, y: number, above = 0) {
   const a = l.alignment;
   const [c0, c1] = a.curve;
-  const all = [from, ...breaksOf(l).filter((s) => s > from + 1e-6 && s < to - 1e-6), to];
+  const all = [from, ...breaksOf(l).filter((s) => s > from + NEAR && s < to - NEAR), to];
   return all.map((s) => {
     const place = placeAt(a, s);
     const at = topOnRun(l, s, y, above);
@@ -184,7 +184,7 @@ function breaksOf(l: TrestleLayout): readonly number[] {
     bents.map((s) => s * k),
   ).map((t) => t / k);
   const all = [...bents, ...on].sort((p, q) => p - q);
-  const made = all.filter((t, i) => i === 0 || t - all[i - 1]! > 1e-6);
+  const made = all.filter((t, i) => i === 0 || t - all[i - 1]! > NEAR);
   breaks.set(l, made);
   return made;
 }
@@ -211,7 +211,7 @@ function bearers(
   const n = v.corbels ? corbelsUnder(l) : 0;
   // they lie along the track side by side, also on a skew cap
   const aside = normalize(addScaled(at.across, along, -dot(at.across, along)));
-  const skew = Math.abs(dot(normalize(at.across), along)) > 1e-9;
+  const skew = Math.abs(dot(normalize(at.across), along)) > ALIKE;
   for (let k = 0; k < n; k++) {
     const id = `${root}/corbel/${p.name}/${k + 1}`;
     const middle = addScaled(seat, aside, (k - (n - 1) / 2) * l.timbers.corbel.v);

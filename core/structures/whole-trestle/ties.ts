@@ -1,4 +1,17 @@
-import { add, addScaled, cross, dot, negate, normalize, planeAt, scale, sub, type Vec3 } from "../../geometry";
+import {
+  add,
+  addScaled,
+  cross,
+  dot,
+  negate,
+  normalize,
+  planeAt,
+  scale,
+  sub,
+  type Vec3,
+  ALIKE,
+  NEAR,
+} from "../../geometry";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { FLUSH, type Support } from "../lay";
@@ -28,12 +41,12 @@ export function tieStations(v: TrestleValues, l: TrestleLayout): number[] {
   const from = half - skewed(v.skewStart);
   const to = l.alignment.length - half + skewed(v.skewEnd);
   const pitch = l.mm(v.tieSpacing);
-  return Array.from({ length: Math.max(0, Math.floor((to - from) / pitch + 1e-9) + 1) }, (_, i) => from + i * pitch);
+  return Array.from({ length: Math.max(0, Math.floor((to - from) / pitch + ALIKE) + 1) }, (_, i) => from + i * pitch);
 }
 
 /** The bay, counted from 0, that a station lies in; the first and last bays go on beyond the ends. */
 function bayAt(l: TrestleLayout, station: number): number {
-  const next = firstFrom(l.bents, station + 1e-9);
+  const next = firstFrom(l.bents, station + ALIKE);
   return Math.min(l.bents.length - 1, Math.max(1, next)) - 1;
 }
 /** Where a pack carries a tie at a place: the corners of its top under the tie, and over a bent those at which its stringers meet. Coordinates one after another, back and fore in pairs. */
@@ -107,7 +120,7 @@ function restOn(
     gaps = [r + highest(right, negate(out)) + level, q + highest(left, negate(out)) + level];
     a = addScaled(a, out, r);
     b = addScaled(b, out, q);
-    if (Math.abs(r) + Math.abs(q) < 1e-9) break;
+    if (Math.abs(r) + Math.abs(q) < ALIKE) break;
   }
   // a hair over chords that stand for an arc
   return { a: lifted === 0 ? a : addScaled(a, out, lifted), d, out, gaps };
@@ -177,7 +190,7 @@ export function layTie(b: Builder, ctx: Context, l: TrestleLayout, s: TieSeed): 
   const skewEnd = [l.bents[0]!, l.bents[l.bents.length - 1]!].some(
     (x) =>
       Math.abs(x.station - s.station) < 2 * widest &&
-      Math.abs(dot(normalize(x.across), placeAt(l.alignment, x.station).along)) > 1e-6,
+      Math.abs(dot(normalize(x.across), placeAt(l.alignment, x.station).along)) > NEAR,
   );
   own.forEach((p, i) => {
     // where the pack lies askew under the tie only one of its edges carries it
@@ -227,12 +240,12 @@ function sticksUnder(
   all: boolean,
 ): readonly string[] {
   const { plies, order } = plyIndex(b, ctx, l, p);
-  const under = (g: Stretch): boolean => station + half > g.from + 1e-9 && station - half < g.to - 1e-9;
+  const under = (g: Stretch): boolean => station + half > g.from + ALIKE && station - half < g.to - ALIKE;
   if (all) return plies.flatMap((own) => own.filter(under).map((g) => g.id));
   for (const k of order)
     for (const seg of plies[k]!)
-      if (station - half >= seg.from - 1e-6 && station + half <= seg.to + 1e-6) return [seg.id];
-  return plies[order[0]!]!.filter((g) => station + half > g.from + 1e-9 && station - half < g.to - 1e-9).map(
+      if (station - half >= seg.from - NEAR && station + half <= seg.to + NEAR) return [seg.id];
+  return plies[order[0]!]!.filter((g) => station + half > g.from + ALIKE && station - half < g.to - ALIKE).map(
     (g) => g.id,
   );
 }

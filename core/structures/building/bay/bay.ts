@@ -1,4 +1,4 @@
-import { planeAt, type Vec2, type Vec3 } from "../../../geometry";
+import { planeAt, type Vec2, type Vec3, ALIKE, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { frameOutline } from "../floors/outlineFloor";
 import { gapsOf, slopeOf } from "../plan/parts";
@@ -299,7 +299,7 @@ function roof(b: Builder, l: BuildingLayout, bay: Bay): void {
       : onCentres(front.length, mm(v.rafterSpacing), "middle").filter((s) => Math.abs(s - middle) <= span / 2);
   places.forEach((s, i) => {
     const id = rafter(`common${i + 1}`, "common rafter", front, s, depth);
-    b.join(buttJoint(id, 1, ledger, "+w", deep <= t.ridge.v + 1e-6 ? "face" : "line"));
+    b.join(buttJoint(id, 1, ledger, "+w", deep <= t.ridge.v + NEAR ? "face" : "line"));
   });
   // jacks of the front at both hips, and of the sides
   const jack = (name: string, w: Wall, s: number, to: number, hip: string, face: "+w" | "-w", wall: boolean): void => {
@@ -377,7 +377,7 @@ function sheets(b: Builder, l: BuildingLayout, bay: Bay, root: string): void {
         w.e,
         up,
         outline,
-        (k) => outline[k]![1] < 1e-9 && outline[(k + 1) % outline.length]![1] < 1e-9,
+        (k) => outline[k]![1] < ALIKE && outline[(k + 1) % outline.length]![1] < ALIKE,
       ),
     });
     for (const m of b.members.filter((x) => x.assembly === `${root}/frame` && /rafter/.test(x.role)))

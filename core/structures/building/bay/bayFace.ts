@@ -1,9 +1,10 @@
+import { NEAR } from "../../../geometry";
 import type { Bay } from "./bay";
 import type { CladFace } from "../cladding/cladFace";
 import type { BuildingLayout, Wall } from "../plan/layout";
 
 /** How near to square a bay's sides have to stand for its boards to be butted at the corners as a house's are. */
-const SQUARE_BAY = 1e-6;
+const SQUARE_BAY = NEAR;
 
 /** What of a bay's wall is clad: down over the rim of its floor, up to under its rafters, its front over the edges of square sides. Model mm. */
 export function bayFace(l: BuildingLayout, bay: Bay, wall: Wall): CladFace {

@@ -1,4 +1,4 @@
-import { planeAt } from "../../../geometry";
+import { planeAt, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Behind } from "./behind";
 import { underSlopes, type CladFace } from "./cladFace";
@@ -7,7 +7,6 @@ import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Wall } from "../plan/layout";
 import { rest } from "./rest";
 import { coreOf } from "./underRoof";
-import { NEAR } from "../walls/wallKit";
 
 /** Boards lying along the wall from its foot up, edge to edge or as clapboards each over the one below. */
 export function courses(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind[]): void {

@@ -1,12 +1,12 @@
 import type { Member } from "../../../frame";
-import { planeAt, type Vec3 } from "../../../geometry";
+import { planeAt, type Vec3, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Timber } from "../../timber";
 import type { Behind } from "./behind";
 import type { CladFace, Hole } from "./cladFace";
 import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Wall } from "../plan/layout";
-import { NEAR, touching } from "../walls/wallKit";
+import { touching } from "../walls/wallKit";
 
 /** Strips narrower than this are not laid, model mm. */
 export const LEAST = 0.25;

@@ -1,6 +1,6 @@
+import { NEAR } from "../../../geometry";
 /** Pieces shorter than this are not laid, model mm. */
 const LEAST = 0.25;
-const NEAR = 1e-6;
 
 /** What is left of a length when the holes are taken out that cover a strip's whole width; `none` is nothing at all. */
 export function rest(

@@ -1,3 +1,4 @@
+import { ALIKE, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { onWall } from "../plan/sides";
 import type { Wall } from "../plan/layout";
@@ -10,7 +11,7 @@ export function spanUnder(b: Builder, w: Wall, h: Hole, z: number): readonly [nu
     const { n, d } = b.datums[name]!;
     const o = onWall(w, 0, 0, z);
     const [across, room] = [n[0] * w.e[0] + n[1] * w.e[1], d - n[0] * o[0] - n[1] * o[1] - n[2] * o[2]];
-    if (Math.abs(across) < 1e-9) {
+    if (Math.abs(across) < ALIKE) {
       if (room < 0) return undefined;
     } else if (across > 0) to = Math.min(to, room / across);
     else from = Math.max(from, room / across);
@@ -42,8 +43,8 @@ export function coreOf(
   return holes.flatMap((h): (readonly [number, number])[] => {
     const top = h.under && z1 > h.low ? spanUnder(b, w, h, z1) : undefined;
     if (!top) return [];
-    if (z0 >= h.low - 1e-6) return [top];
-    const body = holes.find((x) => !x.under && x.low <= z0 && x.high >= h.low - 1e-6 && x.from < top[1] && x.to > top[0]); // prettier-ignore
+    if (z0 >= h.low - NEAR) return [top];
+    const body = holes.find((x) => !x.under && x.low <= z0 && x.high >= h.low - NEAR && x.from < top[1] && x.to > top[0]); // prettier-ignore
     if (!body) return [];
     const core = [Math.max(top[0], body.from), Math.min(top[1], body.to)] as const;
     return core[1] > core[0] ? [core] : [];

@@ -1,4 +1,4 @@
-import { planeAt } from "../../../geometry";
+import { planeAt, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Timber } from "../../timber";
 import type { Behind } from "./behind";
@@ -8,7 +8,6 @@ import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout } from "../plan/layout";
 import { rest } from "./rest";
 import { heightUnder } from "./underRoof";
-import { NEAR } from "../walls/wallKit";
 
 /** Planks on end, with battens over their joints or without. */
 export function uprightBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind[]): void {

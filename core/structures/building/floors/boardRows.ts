@@ -1,4 +1,4 @@
-import { NEAR } from "../walls/wallKit";
+import { NEAR } from "../../../geometry";
 
 /** Where the sticks of a row end: over supports, none longer than the longest, every other row broken half a stick off. */
 export function boardBreaks(

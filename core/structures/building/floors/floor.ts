@@ -1,8 +1,9 @@
+import { NEAR } from "../../../geometry";
 import type { Timber } from "../../timber";
 import type { BuildingLayout } from "../plan/layout";
 import { panel } from "../roof/panel";
 import type { Local } from "../plan/place";
-import { buttJoint, NEAR } from "../walls/wallKit";
+import { buttJoint } from "../walls/wallKit";
 import { planks } from "./planks";
 
 /** A rectangle to be floored, in its own axes: joists run along q, planks along p. `top` is the planks' upper side, model mm. */

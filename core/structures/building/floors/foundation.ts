@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Vec3 } from "../../../geometry";
 import { model } from "../../../units";
 import type { Builder } from "../../builder";
@@ -100,7 +101,7 @@ export function foundation(b: Builder, l: BuildingLayout): void {
           up: turn(part.place, [0, 1, 0]),
           square: [true, false],
         });
-        b.join(buttJoint(id, 1, beams[i]!, "-w", timber.v <= t.sillBeam.v + 1e-6 ? "face" : "line"));
+        b.join(buttJoint(id, 1, beams[i]!, "-w", timber.v <= t.sillBeam.v + NEAR ? "face" : "line"));
       }),
     );
   }
@@ -177,7 +178,7 @@ function tieDown(b: Builder, l: BuildingLayout, part: Part, beams: readonly stri
             aFace: "-v",
             bFace: "+w",
             // between rims thicker than the sill beams are wide a joist hangs from the rims
-            contact: /\/joist\//.test(m.id) && l.t.joist.w > l.t.sillBeam.v - 1e-6 ? "gap" : "line",
+            contact: /\/joist\//.test(m.id) && l.t.joist.w > l.t.sillBeam.v - NEAR ? "gap" : "line",
           });
     return;
   }

@@ -1,9 +1,9 @@
 import type { Face, Joint } from "../../../frame";
-import { clipPolygon, planeAt, polygonArea, type Vec2 } from "../../../geometry";
+import { clipPolygon, planeAt, polygonArea, type Vec2, ALIKE, NEAR } from "../../../geometry";
 import { boardBreaks } from "./boardRows";
 import type { BuildingLayout } from "../plan/layout";
 import type { Local } from "../plan/place";
-import { NEAR, buttJoint, touching } from "../walls/wallKit";
+import { buttJoint, touching } from "../walls/wallKit";
 
 /** An edge of an outline, its inside to the left: from where to where, along it, and out of it. */
 export interface Edge {
@@ -75,7 +75,7 @@ function onRim(edges: readonly Edge[], e: Edge, at: number, half: number, w: num
     // where the inner sides of two rims meet: n · p = n · a − w for both
     const [d, c] = [x, y].map((z) => z.n[0] * z.a[0] + z.n[1] * z.a[1] - w) as [number, number];
     const det = x.n[0] * y.n[1] - x.n[1] * y.n[0];
-    return Math.abs(det) < 1e-9 ? y.a[0] : (d * y.n[1] - c * x.n[1]) / det;
+    return Math.abs(det) < ALIKE ? y.a[0] : (d * y.n[1] - c * x.n[1]) / det;
   };
   const n = edges.length;
   const ends = [inner(edges[(e.i + n - 1) % n]!, e), inner(e, edges[(e.i + 1) % n]!)];
@@ -148,7 +148,7 @@ export function frameOutline(b: Local, l: BuildingLayout, f: OutlineFloor, lifts
       const meets = (e: Edge): boolean => {
         const [dx, dy] = [-e.n[0] * joist.w, -e.n[1] * joist.w];
         const band: Vec2[] = [e.a, e.b, [e.b[0] + dx, e.b[1] + dy], [e.a[0] + dx, e.a[1] + dy]];
-        return Math.abs(polygonArea(clipPolygon(own, band))) > 1e-6;
+        return Math.abs(polygonArea(clipPolygon(own, band))) > NEAR;
       };
       if (
         hi - lo < 4 * joist.w ||

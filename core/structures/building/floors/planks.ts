@@ -1,10 +1,10 @@
+import { NEAR } from "../../../geometry";
 import type { Plane } from "../../../geometry";
 import type { BuildingLayout } from "../plan/layout";
 import type { Local } from "../plan/place";
 import { rest } from "../cladding/rest";
 import { touching } from "../walls/wallKit";
 import type { FloorSet } from "./floor";
-import { NEAR } from "../walls/wallKit";
 import { boardBreaks, holds } from "./boardRows";
 
 /** Strips narrower than this are not laid, model mm: the gap is less than a joint opens. */

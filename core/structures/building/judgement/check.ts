@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import { flight } from "../../../carpentry";
 import { nominalMm, parseNominal } from "../../../lumber";
 import { feet, inches } from "../../../units";
@@ -70,7 +71,7 @@ function proudFaults(v: BuildingValues): string[] {
   const header = (v.lined || met) && jacks ? nominalMm(v.header).thickness - nominalMm(v.stud).width : 0;
   const corner =
     v.framing === "studs" && v.corner === "solid" ? nominalMm(v.cornerPost).width - nominalMm(v.stud).width : 0;
-  if (corner > 1e-6)
+  if (corner > NEAR)
     out.push(`Corner posts ${fi(nominalMm(v.cornerPost).width)} deep would stand ${fi(corner)} in the end walls; take ones no deeper than the studs.`); // prettier-ignore
   const knee = v.framing === "posts" && v.knees > 0 ? nominalMm(v.knee).thickness - nominalMm(v.post).width : 0;
   const least = SHORTEST_KNEE * nominalMm(v.knee).width;
@@ -79,13 +80,13 @@ function proudFaults(v: BuildingValues): string[] {
   const clear = v.wallHeight - nominalMm(v.post).thickness - inches(6);
   if (v.framing === "posts" && v.knees > 0 && v.knees + least / 2 > clear + TOLD)
     out.push(`Knee braces with legs of ${fi(v.knees)} have no room under plates at ${fi(v.wallHeight)}; make their legs ${fi(Math.max(0, clear - least / 2))} at most, or 0 for none.`); // prettier-ignore
-  if (proud > 1e-6)
+  if (proud > NEAR)
     out.push(`Girts ${fi(nominalMm(v.girt).width)} deep would stand ${fi(proud)} proud of the posts; take girts no deeper than the posts.`); // prettier-ignore
-  if (header > 1e-6)
+  if (header > NEAR)
     out.push(
       `Headers stand ${fi(header)} proud of the studs inside, where ${v.lined ? "the lining lies" : "a partition comes"}; take thinner ones.`,
     );
-  if (knee > 1e-6)
+  if (knee > NEAR)
     out.push(
       `Knee braces stand ${fi(knee)} proud of the posts, where those round a corner meet, and lining and partitions come; take thinner ones.`,
     );
@@ -117,7 +118,7 @@ function leanFaults(v: BuildingValues): string[] {
 function stairFaults(v: BuildingValues): string[] {
   const over = v.stairs.flatMap((x, i) =>
     v.stairs.slice(i + 1).flatMap((y, k) => {
-      const beside = x.side !== y.side || Math.abs(x.at - y.at) >= (x.width + y.width) / 2 - 1e-6;
+      const beside = x.side !== y.side || Math.abs(x.at - y.at) >= (x.width + y.width) / 2 - NEAR;
       const run = (s: typeof x): number => flight(Math.max(inches(1), v.groundDepth + s.level), s.tread, s.riser).run;
       if (beside || x.out >= y.out + run(y) || y.out >= x.out + run(x)) return [];
       return [
@@ -173,7 +174,7 @@ function nominalFaults(v: BuildingValues): string[] {
   v.stairs.forEach((x, i) => {
     v.wings.forEach((w, n) => {
       const beside = x.at + x.width / 2 <= w.at || x.at - x.width / 2 >= w.at + w.length;
-      if (w.kind === "platform" && w.side === x.side && !beside && x.out < w.depth - 1e-6)
+      if (w.kind === "platform" && w.side === x.side && !beside && x.out < w.depth - NEAR)
         out.push(
           `Stair ${i + 1} comes up inside the platform of wing ${n + 1}; set it out by ${fi(w.depth)} to its edge, or put it beside it.`,
         );
@@ -271,7 +272,7 @@ function nominalFaults(v: BuildingValues): string[] {
     hasOwnFeet(v) &&
     v.framing === "studs" &&
     v.corner === "solid" &&
-    nominalMm(v.cornerPost).width < s.wall - 1e-6 &&
+    nominalMm(v.cornerPost).width < s.wall - NEAR &&
     feetOf(v).some(([, f]) => f !== v.footFront)
   )
     out.push(

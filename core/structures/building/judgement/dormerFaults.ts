@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import { nominalMm } from "../../../lumber";
 import { feet, inches } from "../../../units";
 import { eaveSide, fi, TOLD, wallOf, wallSizes } from "../plan/nominal";
@@ -12,7 +13,7 @@ export function dormerFaults(v: BuildingValues): string[] {
   if (v.monitor && v.roof === "gable")
     out.push("A monitor and dormers want the same rafters; leave out one or the other.");
   if (
-    v.wings.some((w) => w.kind === "gable" && Math.abs(w.height - wallOf(v, w.side).top) < 1e-6 && eaveSide(v, w.side))
+    v.wings.some((w) => w.kind === "gable" && Math.abs(w.height - wallOf(v, w.side).top) < NEAR && eaveSide(v, w.side))
   )
     out.push("Valleys and dormers want the same rafters; lower the wing's plates, or take out the dormers.");
   const s = wallSizes(v);
@@ -117,7 +118,7 @@ export function dormerFaults(v: BuildingValues): string[] {
       const across2 = [d.at - half, d.at + half].some((a) =>
         [o.at - o.width / 2, o.at + o.width / 2].some((c) => {
           const gap = Math.abs((o.side === d.side ? a : length - a) - c);
-          return gap > 1e-6 && gap < 2 * rafter.thickness + inches(2);
+          return gap > NEAR && gap < 2 * rafter.thickness + inches(2);
         }),
       );
       if (o.side !== d.side && across2)

@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import { nominalMm } from "../../../lumber";
 import { inches } from "../../../units";
 import { fi, TOLD, hasOwnFeet, headerDepth, wallOfPart, wallSizes, feetOf } from "../plan/nominal";
@@ -41,7 +42,7 @@ export function openingFaults(v: BuildingValues, ratio = 160): string[] {
           `${name(i)} in the ${side} wall reaches from ${fi(a)} to ${fi(b)}; between the corners there is room from ${fi(corner)} to ${fi(length - corner)}.`,
         );
       const room = top - s.plates - Math.max(headerDepth(v), casing) - v.fit * ratio;
-      if (r.head > room + 1e-6)
+      if (r.head > room + NEAR)
         out.push(
           `${name(i)} in the ${side} wall ends at ${fi(r.head)}; under its header and the plate there is room up to ${fi(room)}. Lower it or raise the wall.`,
         );
@@ -56,7 +57,7 @@ export function openingFaults(v: BuildingValues, ratio = 160): string[] {
         out.push(
           `${name(i)} in the ${side} wall begins at ${fi(r.sill)}; a window needs ${fi(least)} for its sill over the sole. Raise it, or make it a door.`,
         );
-      if (o.kind !== "window" && o.sill > 1e-6)
+      if (o.kind !== "window" && o.sill > NEAR)
         out.push(
           `${name(i)} is a door ${fi(o.sill)} over the floor; a door or hatch stands on it. Set its bottom to 0, or make it a window.`,
         );
@@ -68,7 +69,7 @@ export function openingFaults(v: BuildingValues, ratio = 160): string[] {
         const [low, high] = [before, { o, i, r }].sort((x, y) => x.r.sill - y.r.sill) as [typeof before, typeof before];
         const between = high.r.sill - low.r.head;
         const parted = overEachOther(v, s.thick, casing) + 2 * v.fit * ratio;
-        if (between >= parted - 1e-6 && high.o.kind === "window") return;
+        if (between >= parted - NEAR && high.o.kind === "window") return;
         if (between > -inches(1) && high.o.kind === "window" && gap < -inches(1))
           out.push(
             `${names} have ${fi(Math.max(0, between))} between them; header, sill and trim need ${fi(parted)}. Raise the upper one or lower the other.`,

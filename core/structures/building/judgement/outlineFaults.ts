@@ -1,5 +1,5 @@
 import { nominalMm } from "../../../lumber";
-import { polygonArea, type Vec2 } from "../../../geometry";
+import { polygonArea, type Vec2, NEAR } from "../../../geometry";
 import { feet, inches } from "../../../units";
 import { fi, TOLD } from "../plan/nominal";
 import type { BuildingValues } from "../parameters";
@@ -23,7 +23,7 @@ export function outlineFaults(v: BuildingValues): string[] {
       out.push(
         `Corners ${i + 1} and ${((i + 1) % n) + 1} are ${fi(long)} apart; a rim between them needs ${fi(least)}.`,
       );
-    if (a[0] > v.length + 1e-6 || a[1] > v.width + 1e-6)
+    if (a[0] > v.length + NEAR || a[1] > v.width + NEAR)
       out.push(
         `Corner ${i + 1} lies outside ${fi(v.length)} by ${fi(v.width)}; make the building as large as what it stands in.`,
       );

@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import { nominalMm } from "../../../lumber";
 import { flight, stairRemarks } from "../../../carpentry";
 import { feet, inches } from "../../../units";
@@ -105,7 +106,7 @@ function trackRemarks(v: BuildingValues): Remark[] {
 function cornerRemarks(v: BuildingValues): Remark[] {
   const { wall } = wallSizes(v);
   const post = nominalMm(v.cornerPost).width;
-  if (v.framing !== "studs" || v.corner !== "solid" || post > wall - 1e-6) return [];
+  if (v.framing !== "studs" || v.corner !== "solid" || post > wall - NEAR) return [];
   return [
     {
       param: "cornerPost",
@@ -161,7 +162,7 @@ export function buildingRemarks(v: BuildingValues, context?: Context): Remark[] 
       });
   });
   v.openings.forEach((o, i) => {
-    if (o.kind === "door" && o.height < feet(6, 8) - 1e-6)
+    if (o.kind === "door" && o.height < feet(6, 8) - NEAR)
       out.push({
         param: `openings.${i}.height`,
         text: `Door ${i + 1} is ${fi(o.height)} high; people need ${fi(feet(6, 8))}.`,

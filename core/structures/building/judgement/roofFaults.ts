@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import { nominalMm } from "../../../lumber";
 import { feet, inches } from "../../../units";
 import {
@@ -98,7 +99,7 @@ export function roofFaults(v: BuildingValues): string[] {
   if (isHip(v)) {
     const ridge = v.roof === "hip" ? long - across : long - across + v.deckWidth;
     const least = 2 * rafter.thickness + inches(1);
-    if (v.roof === "hip" && ridge > 1e-6 && ridge < least)
+    if (v.roof === "hip" && ridge > NEAR && ridge < least)
       out.push(
         `The ridge would be only ${fi(ridge)} long: make the building square for a point, or ${fi(least - ridge)} longer.`,
       );
@@ -141,7 +142,7 @@ export function overhangFaults(v: BuildingValues, ratio = 0): string[] {
   const clad = cladDepth(v);
   const rafter = nominalMm(v.rafter).thickness;
   const least = rafter + Math.max(inches(0.5), clad, 0.2 * ratio);
-  if (hasGables(v) && v.gableOverhang > 1e-6 && v.gableOverhang + TOLD < least)
+  if (hasGables(v) && v.gableOverhang > NEAR && v.gableOverhang + TOLD < least)
     out.push(
       `An overhang of ${fi(v.gableOverhang)} at the gables has no room for a rafter ${fi(rafter)} thick${clad > inches(0.5) ? ` beside cladding of ${fi(clad)}` : ""}; make it 0 or at least ${fi(least)}.`,
     );

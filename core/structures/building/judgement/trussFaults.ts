@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import { nominalMm } from "../../../lumber";
 import { feet, inches } from "../../../units";
 import { eaveSide, fi, TOLD } from "../plan/nominal";
@@ -9,7 +10,7 @@ export function trussFaults(v: BuildingValues): string[] {
   if (v.collar !== "none" || v.ceiling !== "none")
     out.push("Tie beams and purlins stand where collar ties and ceiling joists lie; leave out one or the other.");
   if (v.dormers.length > 0) out.push("Purlins would cross the dormers' openings; leave out one or the other.");
-  if (v.wings.some((w) => w.kind === "gable" && Math.abs(w.height - v.wallHeight) < 1e-6 && eaveSide(v, w.side)))
+  if (v.wings.some((w) => w.kind === "gable" && Math.abs(w.height - v.wallHeight) < NEAR && eaveSide(v, w.side)))
     out.push("Valley rafters would stand in the purlins; lower the wing's plates, or carry the roof by its rafters.");
   const [long, across] = v.ridgeAlong === "width" ? [v.width, v.length] : [v.length, v.width];
   const sizes = [v.tieBeam, v.principal, v.kingPost].map(nominalMm);

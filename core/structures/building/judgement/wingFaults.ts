@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import { nominalMm } from "../../../lumber";
 import { feet, inches } from "../../../units";
 import { overBay, overBayAt, eaveSide, fi, TOLD, sloped, wallOf, wallSizes, ridgeBelowPlates } from "../plan/nominal";
@@ -15,7 +16,7 @@ export function wingFaults(v: BuildingValues): string[] {
     }
     const wing = w.kind === "bay" ? `Bay ${i + 1}` : `Wing ${i + 1}`;
     const wall = wallOf(v, w.side);
-    if (w.at < -1e-6 || w.at + w.length > wall.length + 1e-6)
+    if (w.at < -NEAR || w.at + w.length > wall.length + NEAR)
       return void out.push(
         `${wing} stands from ${fi(w.at)} to ${fi(w.at + w.length)} of a ${w.side} wall ${fi(wall.length)} long; keep it between its corners.`,
       );
@@ -31,7 +32,7 @@ export function wingFaults(v: BuildingValues): string[] {
     const k = v.rise / 12;
     const above = nominalMm(v.rafter).width * Math.hypot(1, k);
     out.push(...crossedOpenings(v, w, i, above));
-    const level = Math.abs(w.height - wall.top) < 1e-6;
+    const level = Math.abs(w.height - wall.top) < NEAR;
     if (w.kind === "gable" && level && (v.roof === "gable" || v.roof === "saltbox") && eaveSide(v, w.side)) {
       // a gable's lookouts run back to the second rafter, which has to be whole
       const end =

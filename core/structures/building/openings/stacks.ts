@@ -1,5 +1,6 @@
+import { NEAR } from "../../../geometry";
 import type { BuildingLayout, Gap, Wall } from "../plan/layout";
-import { LEAST_GAP, NEAR } from "../walls/wallKit";
+import { LEAST_GAP } from "../walls/wallKit";
 
 /** Openings of a wall between the same two uprights that run from sole to plate: one, or several over each other. Model mm. */
 export interface Stack {

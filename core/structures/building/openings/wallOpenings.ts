@@ -1,9 +1,10 @@
+import { NEAR } from "../../../geometry";
 import type { Contact, Face } from "../../../frame";
 import type { Timber } from "../../timber";
 import type { Gap } from "../plan/layout";
 import { onWall } from "../plan/sides";
 import { isOver, stacksOf, type Stack } from "./stacks";
-import { buttJoint, EDGE, LEFT, NEAR, RIGHT, TOP, UNDER, type Upright, type WallKit } from "../walls/wallKit";
+import { buttJoint, EDGE, LEFT, RIGHT, TOP, UNDER, type Upright, type WallKit } from "../walls/wallKit";
 
 /** What short uprights of an opening stand on or reach up to: a plate, a sill, a header. */
 interface Level {

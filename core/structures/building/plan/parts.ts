@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import { birdsmouth, rafterTable } from "../../../carpentry";
 import { bayDoorway, hasOwnFeet } from "./nominal";
 import { roughOpening } from "../openings/openings";
@@ -174,9 +175,9 @@ function meetsInValleys(main: Part, against: Wall, height: number, from: number,
   return (
     (main.roof === "gable" || main.roof === "saltbox") &&
     slope !== undefined &&
-    Math.abs(slope.plate - height) < 1e-6 &&
+    Math.abs(slope.plate - height) < NEAR &&
     from >= 0 &&
-    from + along <= against.length + 1e-6
+    from + along <= against.length + NEAR
   );
 }
 

@@ -1,3 +1,4 @@
+import { ALIKE } from "../../../geometry";
 import type { Vec3 } from "../../../geometry";
 import type { BuildingValues, SideName } from "../parameters";
 import { type Placement, turn } from "./place";
@@ -43,10 +44,10 @@ export function onCentres(length: number, spacing: number, from: BuildingValues[
   const out: number[] = [];
   if (from === "middle") {
     out.push(length / 2);
-    for (let d = spacing; d < length / 2 - 1e-9; d += spacing) out.push(length / 2 - d, length / 2 + d);
+    for (let d = spacing; d < length / 2 - ALIKE; d += spacing) out.push(length / 2 - d, length / 2 + d);
     return out.sort((a, b) => a - b);
   }
-  const n = Math.ceil(length / spacing - 1e-9);
+  const n = Math.ceil(length / spacing - ALIKE);
   for (let i = 1; i < n; i++) out.push(from === "left" ? i * spacing : length - i * spacing);
   return out.sort((a, b) => a - b);
 }

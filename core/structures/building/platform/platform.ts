@@ -1,5 +1,5 @@
 import type { Member } from "../../../frame";
-import { polygonArea, type Vec2 } from "../../../geometry";
+import { polygonArea, type Vec2, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { frameFloor } from "../floors/floor";
 import { edgesOf, frameOutline, insideOf } from "../floors/outlineFloor";
@@ -7,7 +7,7 @@ import type { SideName } from "../parameters";
 import { onWall, sideFrame } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Wall } from "../plan/layout";
 import { inverse, placed, quartersOf, type Placement } from "../plan/place";
-import { buttJoint, NEAR, touching } from "../walls/wallKit";
+import { buttJoint, touching } from "../walls/wallKit";
 
 /** Which way round a side of the main part lies: all that what stands outside of it needs of a wall. */
 type SideLine = Pick<Wall, "origin" | "e" | "n" | "length">;
@@ -151,7 +151,7 @@ function carry(
   const foot = under - t.sillBeam.w;
   const wide = Math.max(t.sillBeam.v, t.pier.v) / 2;
   // between rims thicker than the beams are wide the joists hang from the rims
-  const hung = t.joist.w > wide + t.sillBeam.v / 2 - 1e-6;
+  const hung = t.joist.w > wide + t.sillBeam.v / 2 - NEAR;
   const posts = beams.map(({ q, from, to }) => {
     const n = Math.max(1, Math.round((to - from - t.pier.w) / mm(v.pierSpacing)));
     return Array.from({ length: n + 1 }, (_, k) => {
@@ -203,7 +203,7 @@ function carry(
         square: [true, false],
         loose: true,
       }).id;
-      b.join(buttJoint(post, 1, beam, "-w", t.pier.v <= t.sillBeam.v + 1e-6 ? "face" : "line"));
+      b.join(buttJoint(post, 1, beam, "-w", t.pier.v <= t.sillBeam.v + NEAR ? "face" : "line"));
     });
   });
 }

@@ -1,7 +1,7 @@
 import { nominalMm } from "../../../lumber";
 import { flight, type Flight } from "../../../carpentry";
 import type { Member } from "../../../frame";
-import { planeAt, type Vec3 } from "../../../geometry";
+import { planeAt, type Vec3, ALIKE } from "../../../geometry";
 import { model, prototype, toPrototype } from "../../../units";
 import type { Builder } from "../../builder";
 import { hasLoftFlight } from "../plan/nominal";
@@ -182,7 +182,7 @@ function layFlight(b: Builder, l: BuildingLayout, local: Local, x: FlightSet): v
     };
     // at both ends, and between them none further apart than a rail is stiff
     const last = f.treads - 1;
-    const bays = Math.max(1, Math.ceil((last * Math.hypot(rise, run)) / mm(RAIL_BAY) - 1e-9));
+    const bays = Math.max(1, Math.ceil((last * Math.hypot(rise, run)) / mm(RAIL_BAY) - ALIKE));
     const places = last === 0 ? [0] : Array.from({ length: bays + 1 }, (_, i) => Math.round((i * last) / bays));
     const posts = places.map(post);
     if (posts.length < 2) {

@@ -1,5 +1,5 @@
 import type { Member } from "../../../frame";
-import { dot, normalize, planeAt, type Vec3 } from "../../../geometry";
+import { dot, normalize, planeAt, type Vec3, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { rest } from "../cladding/rest";
 import { boardBreaks, holds } from "../floors/boardRows";
@@ -12,7 +12,7 @@ import { panel, plumbBevels, rectangleHole } from "./panel";
 import { inverse, move, placed, turn } from "../plan/place";
 import { alongOf, upslope } from "./slopes";
 import type { Interruption } from "./valley";
-import { NEAR, touching } from "../walls/wallKit";
+import { touching } from "../walls/wallKit";
 
 /** A rafter as the covering meets it: where it stands along the eave, and from where to where inward. */
 interface Under {

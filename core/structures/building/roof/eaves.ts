@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Vec3 } from "../../../geometry";
 import type { BuildingLayout, Part, Side } from "../plan/layout";
@@ -146,7 +147,7 @@ export function bargeBoards(b: Builder, l: BuildingLayout, part: Part): void {
           });
         if (x.kind === "mitre") b.join({ ...x, id: `${id}>upper`, a: id, b: `${x.b}-board`, contact: "line" });
         if (x.kind === "butt" && x.end === 1) {
-          const lower = Math.min(p[1], q[1]) < part.peak[0] - 1e-6;
+          const lower = Math.min(p[1], q[1]) < part.peak[0] - NEAR;
           b.join({
             kind: "trim",
             id: `${id}/ridge`,
@@ -174,5 +175,5 @@ const sideOut = (id: string, right: boolean): "+w" | "-w" => (/\/roof\/S\//.test
 function endmost<M extends { body: { shape: string } }>(list: readonly M[], part: Part, right: boolean): M[] {
   const at = (m: M): number => inverse(part.place, (m.body as unknown as { a: Vec3 }).a)[0];
   const best = list.reduce((x, m) => (right ? Math.max(x, at(m)) : Math.min(x, at(m))), right ? -Infinity : Infinity);
-  return list.filter((m) => Math.abs(at(m) - best) < 1e-6);
+  return list.filter((m) => Math.abs(at(m) - best) < NEAR);
 }

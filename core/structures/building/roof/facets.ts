@@ -1,4 +1,4 @@
-import { normalize, type Plane, type Vec2, type Vec3 } from "../../../geometry";
+import { normalize, type Plane, type Vec2, type Vec3, NEAR } from "../../../geometry";
 import type { Part, Slope } from "../plan/layout";
 import { hipRunOf } from "./hipRun";
 import { alongOf, over, planeZ } from "./slopes";
@@ -178,7 +178,7 @@ export function trueShape(f: Facet): {
   // of two corners in one place the latter begins the edge that is left
   const kept = shape.filter((c, i) => {
     const d = shape[(i + 1) % shape.length]!;
-    return Math.hypot(c.p[0] - d.p[0], c.p[1] - d.p[1]) > 1e-6;
+    return Math.hypot(c.p[0] - d.p[0], c.p[1] - d.p[1]) > NEAR;
   });
   return { outline: kept.map((c): Vec2 => [c.p[0], (c.p[1] - f.from) * stretch]), edges: kept.map((c) => c.edge) };
 }

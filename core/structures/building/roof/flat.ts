@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { onCentres, onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Part } from "../plan/layout";
@@ -37,7 +38,7 @@ export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {
       (u) =>
         u.role !== "cripple" &&
         !u.turned &&
-        u.timber.v >= w.thick - 1e-6 &&
+        u.timber.v >= w.thick - NEAR &&
         u.s > w.from + l.wall + u.half &&
         u.s < w.to - l.wall - u.half,
     );
@@ -108,7 +109,7 @@ export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {
     for (const j of joists) b.join(touching(id, j, "-w", "+v"));
   } else if (v.covering === "boards" || v.covering === "spaced") {
     const board = t.roofBoard;
-    const rows = Math.ceil((q1 - q0 - 1e-6) / board.v);
+    const rows = Math.ceil((q1 - q0 - NEAR) / board.v);
     for (let i = 0; i < rows; i++) {
       const q = q0 + i * board.v;
       const id = `${root}/board/${i + 1}`;
@@ -124,7 +125,7 @@ export function flatRoof(b: Builder, l: BuildingLayout, part: Part): void {
         seat: ["-", "-"],
         square: true,
       });
-      if (q + board.v > q1 + 1e-6)
+      if (q + board.v > q1 + NEAR)
         b.join({
           kind: "trim",
           id: `${id}/rip`,

@@ -1,4 +1,4 @@
-import { normalize, planeAt, type Vec3 } from "../../../geometry";
+import { normalize, planeAt, type Vec3, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { coverThick, dormersOf, plates, plateStock, stock, type Dormer } from "./dormer";
 import { dormerFront } from "./dormerFront";
@@ -42,7 +42,7 @@ function trimmer(b: Builder, l: BuildingLayout, d: Dormer, i: 0 | 1): string {
       m.id.startsWith(prefix) &&
       m.role === "common rafter" &&
       m.body.shape === "straight" &&
-      Math.abs((m.body.a[0] - x) * e[0] + (m.body.a[1] - y) * e[1]) < 1e-6,
+      Math.abs((m.body.a[0] - x) * e[0] + (m.body.a[1] - y) * e[1]) < NEAR,
   );
   if (!found)
     throw new Error(`No rafter of the ${sideName(l.main.place, d.side)} slope stands under a dormer's cheek.`);
@@ -100,7 +100,7 @@ function cheeks(b: Builder, l: BuildingLayout, d: Dormer, trimmers: readonly str
         up: [0, side === "S" ? -1 : 1, 0],
       });
       b.join(buttJoint(id, 0, rafterId, "+v", "line"));
-      b.join(buttJoint(id, 1, `${root}/plate/1`, UNDER, t.v <= p.v + 1e-6 ? "face" : "line"));
+      b.join(buttJoint(id, 1, `${root}/plate/1`, UNDER, t.v <= p.v + NEAR ? "face" : "line"));
     });
   });
 }

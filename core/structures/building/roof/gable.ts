@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Contact } from "../../../frame";
 import type { Slope } from "../plan/layout";
 import { type RoofKit, birdsmouthOver, over, planeZ, rafter, tail, tailDatum, wallOn } from "./slopes";
@@ -46,7 +47,7 @@ export function gableRoof(k: RoofKit, interrupted: readonly Interruption[]): voi
   }).id;
   const deep = (s: Slope): number => t.rafter.v * Math.hypot(1, s.k);
   const onRidge = (s: Slope, run: number): Contact =>
-    deep(s) <= t.ridge.v + 1e-6 && Math.abs(planeZ(s, run - t.ridge.w / 2) - ridgeZ) < 1e-6 ? "face" : "line";
+    deep(s) <= t.ridge.v + NEAR && Math.abs(planeZ(s, run - t.ridge.w / 2) - ridgeZ) < NEAR ? "face" : "line";
   const ends: Record<"W" | "E", EndRafter[]> = { W: [], E: [] };
   const stations = rafterStations(k);
   const pairOf = (at: number, name: string, fly: boolean): void => {

@@ -1,5 +1,5 @@
 import type { Contact, Face } from "../../../frame";
-import { planeAt, type Vec3 } from "../../../geometry";
+import { planeAt, type Vec3, NEAR } from "../../../geometry";
 import type { Timber } from "../../timber";
 import { everyRafter } from "./formers";
 import { hasSoffit } from "../plan/nominal";
@@ -43,7 +43,7 @@ export function hipRoof(k: RoofKit): void {
   const { out } = part;
   const [p0, p1] = [part.p[0] + run, part.p[1] - run];
   const [q0, q1] = [part.q[0] + run, part.q[1] - run];
-  const point = !deck && p1 - p0 < 1e-6;
+  const point = !deck && p1 - p0 < NEAR;
   const half = t.rafter.w / 2;
   const spacing = mm(v.rafterSpacing) * everyRafter(l);
   const k0 = slope("S").k;
@@ -81,7 +81,7 @@ export function hipRoof(k: RoofKit): void {
     b.join(birdsmouthOver(k, full, slope(side), at));
     return full;
   };
-  const fits: Contact = deep <= t.ridge.v + 1e-6 ? "face" : "line";
+  const fits: Contact = deep <= t.ridge.v + NEAR ? "face" : "line";
   // commons of the long sides: at both ends of the ridge, between them on centres from its first end
   // beside a deck's corner there is room for the hip
   const beside = deck ? t.hip.w * Math.SQRT1_2 + half + 0.1 : 0;
@@ -127,12 +127,12 @@ export function hipRoof(k: RoofKit): void {
       aFace: "end1",
       bFace: sideFace("S", side === "E"),
       // one no wider than the ridge lies on the ridge's end alone
-      contact: t.rafter.w > t.ridge.w + 1e-6 ? "line" : "gap",
+      contact: t.rafter.w > t.ridge.w + NEAR ? "line" : "gap",
     });
   }
   AROUND.forEach((side) => b.datum(`${root}/roof-${side}`, slopePlane(part, slope(side))));
   // beside rafters thicker than itself a ridge's ends run on, and their corners are planed as well
-  if (top !== undefined && t.rafter.w > t.ridge.w + 1e-6)
+  if (top !== undefined && t.rafter.w > t.ridge.w + NEAR)
     for (const end of ["W", "E"] as const)
       b.join({
         kind: "trim",
@@ -292,7 +292,7 @@ function jacks(k: RoofKit, hip: string, side: Side, other: Side, run: number, sp
       assembly: `slope-${side}`,
     });
     b.join(birdsmouthOver(k, full, s, at));
-    b.join(buttJoint(full, 1, hip, cheekFace(side, other), deep <= hipDeep + 1e-6 ? "face" : "line"));
+    b.join(buttJoint(full, 1, hip, cheekFace(side, other), deep <= hipDeep + NEAR ? "face" : "line"));
   }
 }
 /** The face of the hip between two sides that looks to the first of them. */
@@ -348,7 +348,7 @@ function deckFrame(k: RoofKit, p: readonly [number, number], q: readonly [number
       up: [0, 0, 1],
       seat: ["+", "centre"],
     });
-    const fits = t.rafter.v <= t.ridge.v + 1e-6 ? "face" : "line";
+    const fits = t.rafter.v <= t.ridge.v + NEAR ? "face" : "line";
     b.join(buttJoint(id, 0, rims.S, "-w", fits));
     b.join(buttJoint(id, 1, rims.N, "-w", fits));
   });

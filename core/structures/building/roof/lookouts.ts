@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Slope } from "../plan/layout";
 import { type RoofKit, over, planeZ, sideFace } from "./slopes";
 import { flushRafter, valleyJack, type Interruption } from "./valley";
@@ -62,7 +63,7 @@ export function lookouts(
         const innerId = letIn ? `${root}/roof/${s.side}/${inner ?? n}` : endId;
         // it runs to the right as seen from outside
         const flyEnd = (s.side === "S") === right ? 1 : 0;
-        const whole = t.w <= l.t.rafter.v + 1e-6 ? "face" : "line";
+        const whole = t.w <= l.t.rafter.v + NEAR ? "face" : "line";
         b.join(buttJoint(id, flyEnd, flyId, sideFace(s.side, !right), whole));
         b.join(buttJoint(id, flyEnd === 1 ? 0 : 1, innerId, sideFace(s.side, right), whole));
         if (!letIn) continue;

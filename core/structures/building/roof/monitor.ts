@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { gableRoof } from "./gable";
 import { rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "../plan/layout";
@@ -123,9 +124,9 @@ export function frameMonitor(b: Builder, l: BuildingLayout): void {
         end: 0,
         b: r.id,
         face: "+v",
-        contact: stud.w <= l.t.rafter.w + 1e-6 ? "face" : "line",
+        contact: stud.w <= l.t.rafter.w + NEAR ? "face" : "line",
       });
-      const whole = stud.v <= plate.v + 1e-6 ? "face" : "line";
+      const whole = stud.v <= plate.v + NEAR ? "face" : "line";
       b.join({ kind: "butt", id: `${id}>plate`, a: id, end: 1, b: ids[0]!, face: "+w", contact: whole });
     }
   }

@@ -1,8 +1,8 @@
+import { NEAR } from "../../../geometry";
 import { trimmersOf } from "./dormer";
 import { everyRafter } from "./formers";
 import { onCentres } from "../plan/sides";
 import type { RoofKit } from "./slopes";
-import { NEAR } from "../walls/wallKit";
 
 /** The stations of rafters along p: flush with both ends, between them on centres; an open end has none. */
 export function rafterStations(k: RoofKit): number[] {

@@ -1,5 +1,5 @@
 import type { Joint, Member } from "../../../frame";
-import { normalize, planeAt, type Vec3 } from "../../../geometry";
+import { normalize, planeAt, type Vec3, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { dormerOpenings } from "./dormer";
 import { onFacet } from "./facets";
@@ -50,9 +50,9 @@ export function headOff(b: Builder, l: BuildingLayout): void {
       .sort((p, q) => p.x - q.x);
     const header = t.rafter.w * Math.hypot(1, s.k);
     const spans = (r: (typeof own)[number]): boolean => r.from < h.inward[0] - header && r.to > h.inward[1] + header;
-    const inWay = own.filter((r) => r.x + half > h.x[0] + 1e-6 && r.x - half < h.x[1] - 1e-6);
-    const before = own.filter((r) => r.x + half <= h.x[0] + 1e-6 && spans(r)).pop();
-    const after = own.find((r) => r.x - half >= h.x[1] - 1e-6 && spans(r));
+    const inWay = own.filter((r) => r.x + half > h.x[0] + NEAR && r.x - half < h.x[1] - NEAR);
+    const before = own.filter((r) => r.x + half <= h.x[0] + NEAR && spans(r)).pop();
+    const after = own.find((r) => r.x - half >= h.x[1] - NEAR && spans(r));
     if (!before || !after || !inWay.every(spans))
       throw new Error(
         `The ${h.name.replace(/(\d+)/, " $1")} has no rafters beside it that run on past it: move it away from gable, eave, ridge and hips.`,

@@ -1,4 +1,4 @@
-import { planeAt } from "../../../geometry";
+import { planeAt, NEAR } from "../../../geometry";
 import { type RoofKit, birdsmouthOver, over, planeZ, plateId, rafter, tail, wallOn } from "./slopes";
 import { buttJoint } from "../walls/wallKit";
 import { type EndRafter, gableStuds } from "../walls/gableStuds";
@@ -52,7 +52,7 @@ export function shedRoof(k: RoofKit): void {
       assembly: "slope-S",
     });
     if (!fly) b.join(birdsmouthOver(k, full, s, at));
-    if (ledger) b.join(buttJoint(full, 1, ledger, "+w", deep <= t.ridge.v + 1e-6 ? "face" : "line"));
+    if (ledger) b.join(buttJoint(full, 1, ledger, "+w", deep <= t.ridge.v + NEAR ? "face" : "line"));
     else {
       b.join({ kind: "trim", id: `${full}/high`, a: full, datum: `${root}/eave-high`, as: "end1", contact: "gap" });
       const plates = [...new Set([plateId(l, high!), plateId(l, high!, 1)])];

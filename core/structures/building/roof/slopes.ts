@@ -1,5 +1,5 @@
 import type { Face, Joint, Member } from "../../../frame";
-import { addScaled, normalize, planeAt, type Plane, type Vec3 } from "../../../geometry";
+import { addScaled, normalize, planeAt, type Plane, type Vec3, NEAR } from "../../../geometry";
 import { rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "../plan/layout";
 import { hasSoffit } from "../plan/nominal";
 import { move, type Local } from "../plan/place";
@@ -217,7 +217,7 @@ export function plateUnder(k: RoofKit, side: Side, at: number): string {
     twoPlates &&
     wall.through &&
     k.part.onRoof?.nailed === undefined &&
-    k.part.walls.every((w) => Math.abs(w.top - wall.top) < 1e-6)
+    k.part.walls.every((w) => Math.abs(w.top - wall.top) < NEAR)
   ) {
     const [lo, hi] = k.part.p;
     const end = at < lo + k.l.wall ? "W" : at > hi - k.l.wall ? "E" : undefined;

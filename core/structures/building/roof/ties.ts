@@ -1,4 +1,4 @@
-import { planeAt } from "../../../geometry";
+import { planeAt, NEAR } from "../../../geometry";
 import type { Slope } from "../plan/layout";
 import { type RoofKit, over, planeZ, plateId, sideFace, slopePlane, wallOn } from "./slopes";
 import { TOP } from "../walls/wallKit";
@@ -96,7 +96,7 @@ export function ties(
       // a monitor is open below: it lets out light and smoke
       part.name !== "monitor" &&
       (v.ceiling === "every" || i % 2 === 0) &&
-      slopes.every((s) => Math.abs(s.plate - slopes[0]!.plate) < 1e-6)
+      slopes.every((s) => Math.abs(s.plate - slopes[0]!.plate) < NEAR)
     ) {
       if (ridgeUnder < slopes[0]!.plate + t.ceiling.v) return;
       const id = tie("ceiling", "ceiling joist", "CJ", t.ceiling, slopes[0]!.plate);

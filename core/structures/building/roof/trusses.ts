@@ -1,5 +1,5 @@
 import type { Member } from "../../../frame";
-import { normalize, planeAt, type Vec3 } from "../../../geometry";
+import { normalize, planeAt, type Vec3, NEAR } from "../../../geometry";
 import { rafterStations } from "./rafterStations";
 import { hasTrusses } from "../plan/nominal";
 import { over, planeZ, plateId, sideFace, slopePlane, wallOn, type RoofKit } from "./slopes";
@@ -81,7 +81,7 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
   // struts meet the principals under the purlin nearest to their middle
   const strutAt = purlinsAt[Math.floor(purlinsAt.length / 2)] ?? (heel + face) / 2;
   type Stick = (id: string, role: string, letter: string, timber: typeof t.tie, a: Vec3, c: Vec3, up: Vec3, seat: readonly ["centre" | "+" | "-", "centre"]) => string; // prettier-ignore
-  const onTie = t.kingPost.w <= t.tie.w + 1e-6 ? "face" : "line";
+  const onTie = t.kingPost.w <= t.tie.w + NEAR ? "face" : "line";
   /** One post under the ridge, which both principals meet; plumb, its width across the building, its +v looking to +q. */
   const kingPost = (stick: Stick, tie: string, p: number): readonly [string, string] => {
     const [x, y] = [p, part.peak[0]];
@@ -105,7 +105,7 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
     const z = under(face);
     const [from, to] = slopes.map((s) => over(part, s.side, p, middle, z)) as [Vec3, Vec3];
     const beam = stick("straining", "straining beam", "SN", t.straining, from, to, [0, 0, 1], ["+", "centre"]);
-    const fits = t.straining.w <= t.kingPost.w + 1e-6 ? "face" : "line";
+    const fits = t.straining.w <= t.kingPost.w + NEAR ? "face" : "line";
     b.join(buttJoint(beam, 0, posts[0], "+v", fits));
     b.join({ ...buttJoint(beam, 1, posts[1], "-v", fits), id: `${beam}>far` });
     return posts;
@@ -165,7 +165,7 @@ export function roofTrusses(members: readonly Member[], k: RoofKit): void {
         [0, 0, 1],
         ["+", "centre"],
       );
-      const fits = t.principal.w <= Math.min(t.tie.w, t.kingPost.w) + 1e-6;
+      const fits = t.principal.w <= Math.min(t.tie.w, t.kingPost.w) + NEAR;
       b.join(buttJoint(id, 0, tie, "+v", fits ? "face" : "line"));
       b.join({ ...buttJoint(id, 1, post, toKing, "line"), id: `${id}>king` });
       const meets = under(strutAt) - t.principal.v * stretch;

@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Face } from "../../../frame";
 import type { Vec3 } from "../../../geometry";
 import { feet } from "../../../units";
@@ -46,7 +47,7 @@ export function interruptionsOf(l: BuildingLayout): Interruption[] {
       const [x, y] = move(wing.place, [0, 0, 0]);
       const local = inverse(main.place, [x, y, 0]);
       const half = (wing.q[1] - wing.q[0]) / 2;
-      const side: Side = Math.abs(local[1] - main.q[0]) < 1e-6 ? "S" : "N";
+      const side: Side = Math.abs(local[1] - main.q[0]) < NEAR ? "S" : "N";
       const run = side === "S" ? main.peak[0] - main.q[0] : main.q[1] - main.peak[0];
       const at = local[0];
       const flush = flushEnd(main, at, half);
@@ -71,7 +72,7 @@ export function interruptionsOf(l: BuildingLayout): Interruption[] {
 }
 /** The end of the main part whose wall a wing from `at − half` to `at + half` along its ridge runs on in one plane with. */
 const flushEnd = (main: Part, at: number, half: number): "E" | "W" | undefined =>
-  Math.abs(at + half - main.p[1]) < 1e-6 ? "E" : Math.abs(at - half - main.p[0]) < 1e-6 ? "W" : undefined;
+  Math.abs(at + half - main.p[1]) < NEAR ? "E" : Math.abs(at - half - main.p[0]) < NEAR ? "W" : undefined;
 /** The rafter of a slope over a gable that a flush wing's valley cuts off at its foot: its name among the slope's. */
 export const flushRafter = (i: Interruption): string => `valley-${i.wing.name}-end`;
 
@@ -90,7 +91,7 @@ function cutStations(l: BuildingLayout, i: Interruption): number[] {
 }
 /** What the upper part of the rafter at a station beside a flush gable is called: from the long valley to the ridge. */
 export const valleyJack = (l: BuildingLayout, i: Interruption, station: number): string => {
-  const n = cutStations(l, i).findIndex((p) => Math.abs(p - station) < 1e-6);
+  const n = cutStations(l, i).findIndex((p) => Math.abs(p - station) < NEAR);
   // beyond the wing's middle its lower part has the other letter
   return `valley-${i.wing.name}-${n + 1}${i.dir * (station - i.at) < 0 ? "b" : "a"}`;
 };

@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Timber } from "../../timber";
 import { baysOf, type Bay } from "../bay/bay";
@@ -75,7 +76,7 @@ function band(
   }
   for (const side of ["S", "E", "N", "W"] as const) {
     const [a, c] = [ends.get(side), ends.get(NEXT[side])];
-    if (a && c && a.turnsRight && c.turnsLeft && Math.abs(a.z - c.z) < 1e-6)
+    if (a && c && a.turnsRight && c.turnsLeft && Math.abs(a.z - c.z) < NEAR)
       b.join({ kind: "mitre", id: `${a.last}>corner`, a: a.last, end: 1, b: c.first, bEnd: 0, contact: "face" });
     else {
       // where a wing leaves the next wall no room for one, it ends at the corner
@@ -187,5 +188,5 @@ function meets(part: Part, w: Wall, side: "left" | "right", footOf: (w: Wall) =>
     side === "right" ? NEXT[w.side] : (Object.entries(NEXT).find(([, x]) => x === w.side)![0] as Wall["side"]);
   const other = part.walls.find((x) => x.side === beyond);
   const [own, next] = [footOf(w), other && footOf(other)];
-  return own !== undefined && next !== undefined && Math.abs(own - next) < 1e-6;
+  return own !== undefined && next !== undefined && Math.abs(own - next) < NEAR;
 }

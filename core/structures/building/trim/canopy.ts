@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Vec3 } from "../../../geometry";
 import { onWall } from "../plan/sides";
@@ -120,7 +121,7 @@ export function canopies(b: Builder, l: BuildingLayout): void {
         ["+", "centre"],
         false,
       );
-      b.join(buttJoint(id, 1, ledger, "+w", deep <= t.ridge.v + 1e-6 ? "face" : "line"));
+      b.join(buttJoint(id, 1, ledger, "+w", deep <= t.ridge.v + NEAR ? "face" : "line"));
       b.joints.push({
         kind: "trim",
         id: `${id}/tail`,

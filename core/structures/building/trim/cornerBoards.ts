@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Behind } from "../cladding/behind";
 import { flushEnds, highest, openEnds, wingAtCorner, type CladFace } from "../cladding/cladFace";
@@ -5,7 +6,7 @@ import { lay, onBase, LEAST, SQUARE } from "../cladding/layBoard";
 import { rootOf, type BuildingLayout } from "../plan/layout";
 import { rest } from "../cladding/rest";
 import { wallOn } from "../roof/slopes";
-import { NEAR, touching } from "../walls/wallKit";
+import { touching } from "../walls/wallKit";
 
 /** A board on each side of a corner, up to the eave or the gable's slopes. */
 export function cornerBoards(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind[]): void {

@@ -1,7 +1,7 @@
 import type { Face } from "../../../frame";
-import { planeAt, type Vec3 } from "../../../geometry";
+import { planeAt, type Vec3, NEAR } from "../../../geometry";
 import { clearInside, onWall } from "../plan/sides";
-import { buttJoint, INNER, LEFT, NEAR, RIGHT, UNDER, type Upright, type WallKit, touching } from "./wallKit";
+import { buttJoint, INNER, LEFT, RIGHT, UNDER, type Upright, type WallKit, touching } from "./wallKit";
 
 /** Knees between posts and plate, where bays and openings leave them room. */
 export function kneeBraces(k: WallKit, full: readonly Upright[], plate: string, under: number, reach: number): void {

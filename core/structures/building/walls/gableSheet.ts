@@ -1,4 +1,4 @@
-import { hull, type Vec2 } from "../../../geometry";
+import { hull, type Vec2, ALIKE } from "../../../geometry";
 import type { Gable } from "./gableStuds";
 import { panel, rectangleHole } from "../roof/panel";
 import { type RoofKit, plateId } from "../roof/slopes";
@@ -32,7 +32,7 @@ export function gableSheet(k: RoofKit, { wall, rafters, ridge, peakQ }: Gable): 
     lines.slice(i + 1).map((g) => {
       // two straight lines meet where their difference is nought
       const [d0, d1] = [f(q0) - g(q0), f(q1) - g(q1)];
-      return Math.abs(d1 - d0) < 1e-9 ? q0 : q0 + ((q1 - q0) * d0) / (d0 - d1);
+      return Math.abs(d1 - d0) < ALIKE ? q0 : q0 + ((q1 - q0) * d0) / (d0 - d1);
     }),
   );
   const z0 = wall.top;
@@ -42,7 +42,7 @@ export function gableSheet(k: RoofKit, { wall, rafters, ridge, peakQ }: Gable): 
   const outline = hull(
     // beside a low eave the rafters come down on the plate further in
     [q0, q1, ...breaks.filter((q) => q > q0 && q < q1)]
-      .filter((q) => under(q) >= z0 - 1e-9)
+      .filter((q) => under(q) >= z0 - ALIKE)
       .flatMap((q) => [flat(q, z0), flat(q, Math.max(z0, under(q)))]),
     1e-7,
   );
@@ -64,8 +64,8 @@ export function gableSheet(k: RoofKit, { wall, rafters, ridge, peakQ }: Gable): 
   outline.forEach((a, i) => {
     const c = outline[(i + 1) % outline.length]!;
     const edge = `e${i}` as const;
-    const level = Math.abs(a[1] - c[1]) < 1e-9;
-    if (level && a[1] < 1e-9) return b.join(touching(id, plateId(l, wall), edge as never, TOP));
+    const level = Math.abs(a[1] - c[1]) < ALIKE;
+    if (level && a[1] < ALIKE) return b.join(touching(id, plateId(l, wall), edge as never, TOP));
     for (const r of rafters) b.join(touching(id, r.id, edge as never, "-v"));
     if (ridge !== undefined) b.join(touching(id, ridge.id, edge as never, "-v"));
   });

@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import { type Wall } from "../plan/layout";
 import { gableSheet } from "./gableSheet";
 import { hasTrusses } from "../plan/nominal";
@@ -43,7 +44,7 @@ export function gableStuds(k: RoofKit, gable: Gable): void {
     ...(ridge ? [side === "E" ? peakQ - part.q[0] : part.q[1] - peakQ] : []),
   ]);
   const taken: number[] = [];
-  const purlins = stud.w + l.t.stud.w > l.wall - 1e-6 ? purlinsInGable(k) : [];
+  const purlins = stud.w + l.t.stud.w > l.wall - NEAR ? purlinsInGable(k) : [];
   for (const s of [...places].reverse()) {
     if (taken.some((x) => Math.abs(x - s) < stud.v + 0.2)) continue;
     const q = side === "E" ? part.q[0] + s : part.q[1] - s;
@@ -52,7 +53,7 @@ export function gableStuds(k: RoofKit, gable: Gable): void {
     if (lo < part.q[0] + l.wall || hi > part.q[1] - l.wall) continue;
     // where two slopes break, their undersides meet beside the line of the break
     const aside = part.roof === "gambrel" ? l.t.rafter.v : 0;
-    const met = rafters.filter((r) => r.q[1] + aside > lo + 1e-6 && r.q[0] - aside < hi - 1e-6);
+    const met = rafters.filter((r) => r.q[1] + aside > lo + NEAR && r.q[0] - aside < hi - NEAR);
     if (met.length === 0) continue;
     const least = Math.min(...met.flatMap((r) => [r.under(lo), r.under(hi)]));
     if (least - z0 < stud.v) continue;
@@ -69,14 +70,14 @@ export function gableStuds(k: RoofKit, gable: Gable): void {
       b: [p, q, Math.max(...met.map((r) => r.under(q)))],
       up: [0, 1, 0],
     });
-    b.join(buttJoint(id, 0, plate, TOP, stud.w <= l.wall + 1e-6 ? "face" : "line"));
+    b.join(buttJoint(id, 0, plate, TOP, stud.w <= l.wall + NEAR ? "face" : "line"));
     const atRidge = ridge !== undefined && lo < peakQ + l.t.ridge.w / 2 && hi > peakQ - l.t.ridge.w / 2;
     const sole =
       met.length === 1 &&
       !atRidge &&
-      stud.w <= l.t.rafter.w + 1e-6 &&
-      lo > met[0]!.q[0] - 1e-6 &&
-      hi < met[0]!.q[1] + 1e-6;
+      stud.w <= l.t.rafter.w + NEAR &&
+      lo > met[0]!.q[0] - NEAR &&
+      hi < met[0]!.q[1] + NEAR;
     met.forEach((r, i) => b.join({ ...buttJoint(id, 1, r.id, "-v", sole ? "face" : "gap"), id: `${id}>r${i}` }));
     if (atRidge) b.join({ ...buttJoint(id, 1, ridge.id, "-v", "gap"), id: `${id}>ridge` });
     taken.push(s);

@@ -1,3 +1,4 @@
+import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { rootOf, type BuildingLayout } from "../plan/layout";
 import { wallOn } from "../roof/slopes";
@@ -22,7 +23,7 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
         const right = (side === "E") === (beside[i] === "S");
         const near = right ? own[own.length - 1] : own[0];
         // walls that begin at levels of their own stand against each other with their uprights and plates
-        const apart = Math.abs(w.foot - other.foot) > 1e-6;
+        const apart = Math.abs(w.foot - other.foot) > NEAR;
         if (apart)
           b.join(
             touching(
@@ -46,7 +47,7 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
             contact: "face",
           });
       });
-      if (l.v.framing !== "posts" && l.v.topPlates === 2 && part.walls.every((x) => Math.abs(x.top - w.top) < 1e-6))
+      if (l.v.framing !== "posts" && l.v.topPlates === 2 && part.walls.every((x) => Math.abs(x.top - w.top) < NEAR))
         for (const s of beside) {
           const other = wallOn(part, s);
           const [upper, lower] = [`${rootOf(l, w.name)}/plate/2`, other && `${rootOf(l, other.name)}/plate/1`];
@@ -68,7 +69,7 @@ export function joinWalls(b: Builder, l: BuildingLayout): void {
     const foot = l.main.walls.find((x) => x.name === part.against)?.foot ?? 0;
     for (const w of part.walls) {
       const end = w.through ? (w.side === "S" ? 0 : 1) : w.side === "E" ? 1 : 0;
-      if (end === 0 ? w.from > 1e-6 : w.to < w.length - 1e-6) continue;
+      if (end === 0 ? w.from > NEAR : w.to < w.length - NEAR) continue;
       for (const kind of ["sole", "plate"])
         for (const own of b.members.filter((m) => m.id.startsWith(`${rootOf(l, w.name)}/${kind}/`)))
           for (const m of b.members.filter(

@@ -1,4 +1,4 @@
-import { add, normalize, planeAt, scale } from "../../../geometry";
+import { add, normalize, planeAt, scale, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { baysOf } from "../bay/bay";
 import { rest } from "../cladding/rest";
@@ -59,7 +59,7 @@ interface Lined {
 function lineWall(b: Builder, l: BuildingLayout, { w, range, high, crossed, ends }: Lined): void {
   const plank = l.t.lining;
   const root = rootOf(l, w.name);
-  const rows = Math.ceil((high - 1e-6) / plank.v);
+  const rows = Math.ceil((high - NEAR) / plank.v);
   const behind = b.members.filter((m) => m.id.startsWith(`${root}/`) && /post|stud|sole|sill|top plate/.test(m.role));
   const top = `${root}/lining-top`;
   b.datums[top] = planeAt([0, 0, high], [0, 0, 1]);
@@ -67,7 +67,7 @@ function lineWall(b: Builder, l: BuildingLayout, { w, range, high, crossed, ends
   for (let i = 0; i < rows; i++) {
     const [z0, z1] = [i * plank.v, (i + 1) * plank.v];
     if (high - z0 < 0.25) break;
-    const cut = w.gaps.filter((g) => (g.door ? 0 : g.sill) <= z0 + 1e-6 && g.head >= Math.min(z1, high) - 1e-6);
+    const cut = w.gaps.filter((g) => (g.door ? 0 : g.sill) <= z0 + NEAR && g.head >= Math.min(z1, high) - NEAR);
     const row: string[] = [];
     const pieces = rest(range, [...cut.map((g) => [g.from, g.to] as const), ...crossed]);
     pieces.forEach(([s0, s1], j) => {
@@ -88,13 +88,13 @@ function lineWall(b: Builder, l: BuildingLayout, { w, range, high, crossed, ends
       for (const k of [0, 1] as const)
         if (trimmed[k])
           b.join({ kind: "trim", id: `${id}/corner${k}`, a: id, datum: ends![k], as: `end${k}`, contact: "gap" });
-      if (z1 > high + 1e-6) b.join({ kind: "trim", id: `${id}/rip`, a: id, datum: top, as: "length", contact: "gap" });
+      if (z1 > high + NEAR) b.join({ kind: "trim", id: `${id}/rip`, a: id, datum: top, as: "length", contact: "gap" });
       row.push(id);
       for (const below of last) b.join(touching(id, below, "-v", "+v"));
       for (const m of behind) b.join(touching(id, m.id, "+w", "-v"));
       for (const g of w.gaps) {
         const low = g.door ? -1 : g.sill;
-        if (g.from >= s1 - 1e-6 || g.to <= s0 + 1e-6 || low >= z1 - 1e-6 || g.head <= z0 + 1e-6) continue;
+        if (g.from >= s1 - NEAR || g.to <= s0 + NEAR || low >= z1 - NEAR || g.head <= z0 + NEAR) continue;
         const n = `${root}/lining-${g.name}`;
         b.datums[`${n}-left`] = planeAt(onWall(w, g.from, 0, 0), [-w.e[0], -w.e[1], 0]);
         b.datums[`${n}-right`] = planeAt(onWall(w, g.to, 0, 0), w.e);

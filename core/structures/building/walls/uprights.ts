@@ -1,7 +1,8 @@
+import { NEAR } from "../../../geometry";
 import { onCentres } from "../plan/sides";
 import { type BuildingLayout, type Gap, type Wall } from "../plan/layout";
 import { sideBySide, stacksOf } from "../openings/stacks";
-import { LEAST_GAP, NEAR, type Upright } from "./wallKit";
+import { LEAST_GAP, type Upright } from "./wallKit";
 
 /** Studs of a wall: ends and corners, kings and jacks, and those on centres that none of these stand in the way of. */
 export function studsOf(l: BuildingLayout, w: Wall, foot: number, under: number): Upright[] {

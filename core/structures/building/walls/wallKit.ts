@@ -19,8 +19,6 @@ export interface Upright {
 }
 /** How far two members of a row must stand apart for another to go between, model mm. */
 export const LEAST_GAP = 0.2;
-/** Lengths that differ by less are one. */
-export const NEAR = 1e-6;
 
 /** What every piece of a wall shares. */
 export interface WallKit {

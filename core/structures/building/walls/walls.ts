@@ -1,9 +1,10 @@
+import { NEAR } from "../../../geometry";
 import type { Contact, Face } from "../../../frame";
 import type { Builder } from "../../builder";
 import type { Timber } from "../../timber";
 import { onWall } from "../plan/sides";
 import { type BuildingLayout, type Wall } from "../plan/layout";
-import { buttJoint, wallKit, LEAST_GAP, LEFT, NEAR, RIGHT, TOP, UNDER, type Upright, type WallKit } from "./wallKit";
+import { buttJoint, wallKit, LEAST_GAP, LEFT, RIGHT, TOP, UNDER, type Upright, type WallKit } from "./wallKit";
 import { postsOf, studsOf } from "./uprights";
 import { wallOpenings } from "../openings/wallOpenings";
 import { sheetWall } from "./wallSheet";
