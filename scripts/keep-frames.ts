@@ -17,7 +17,10 @@ const after: Record<string, KeptKind> = {};
 for (const id of KIND_IDS.filter((k) => k !== "traced")) {
   const kind = kindOf(id);
   const old = before[id];
-  const cases = (old?.cases ?? drawCases(kind, count(id))).map((c) => ({ ...c, came: cameOf(kind, c.params, c.bench) }));
+  const cases = (old?.cases ?? drawCases(kind, count(id))).map((c) => ({
+    ...c,
+    came: cameOf(kind, c.params, c.bench),
+  }));
   const changed = old ? cases.filter((c, i) => c.came !== old.cases[i]!.came).length : 0;
   if (changed > 0 && kind.version === old!.version) {
     console.error(`${id}: ${changed} of ${cases.length} come otherwise; count its version up from ${kind.version}.`);

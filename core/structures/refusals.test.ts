@@ -114,7 +114,7 @@ const BUILDING: readonly (readonly [Values, RegExp, Values])[] = [
   [{ openings: [], roof: "hip", length: F(16.2) }, /^The ridge would be only .* long: make the building square for a point/, { length: F(16) }],
   [{ openings: [], roof: "hipdeck", deckWidth: F(14) }, /leaves no slopes on 16′-0″; make it at most 13′-0″/, { deckWidth: F(6) }],
   [{ openings: [], roof: "hipdeck", deckWidth: F(1) }, /is no deck; make it at least 1′-6″/, { deckWidth: F(6) }],
-  [{ openings: [], roof: "hip", rafter: "2×8", hipRafter: "2×6" }, /^Hips of 2×6 are less deep than the rafters of 2×8/, { hipRafter: "2×8" }],
+  [{ openings: [], roof: "hip", rafter: "2×8", hipRafter: "2×6" }, /^Hips 0′-6″ deep are less deep than the rafters of 0′-8″/, { hipRafter: "2×8" }],
   [{ openings: [], roof: "flat", wallBrace: "inside" }, /stand where a flat roof's ledgers lie/, { wallBrace: "letin" }],
   [{ openings: [], monitor: true, monitorWidth: F(14) }, /wide leaves no roof beside it on 16′-0″/, { monitor: false }],
   [{ openings: [], monitor: true, monitorInset: F(11) }, /leaves nothing of 24′-0″; bring its ends nearer|stands on too few rafters/, { monitor: false }],

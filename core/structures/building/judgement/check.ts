@@ -22,7 +22,7 @@ import {
 } from "../plan/nominal";
 import { openingFaults } from "./openingFaults";
 import { realSizes } from "../plan/realSizes";
-import { overhangFaults, roofFaults } from "./roofFaults";
+import { hipFaults, overhangFaults, roofFaults } from "./roofFaults";
 import { buildingSpec, type BuildingValues } from "../parameters";
 import { loftFlight, loftHeadroom } from "../platform/stairs";
 import { standFaults } from "../floors/stand";
@@ -45,6 +45,7 @@ function realFaults(v: BuildingValues, context: Context): string[] {
     ...capFaults(own),
     ...leanFaults(own),
     ...overhangFaults(own, context.scale.ratio),
+    ...hipFaults(own),
   ].map((x) => `In the stock chosen: ${x}`);
 }
 

@@ -109,10 +109,7 @@ export function roofFaults(v: BuildingValues): string[] {
       );
     if (v.roof === "hipdeck" && v.deckWidth + TOLD < inches(18))
       out.push(`A deck ${fi(v.deckWidth)} wide is no deck; make it at least ${fi(inches(18))}, or take a hip roof.`);
-    if (nominalMm(v.hipRafter).width < rafter.width)
-      out.push(
-        `Hips of ${v.hipRafter} are less deep than the rafters of ${v.rafter} that meet them; take at least the same depth.`,
-      );
+    out.push(...hipFaults(v));
   }
   if (v.roof === "saltbox") {
     if (v.ridgeShift > across / 2 - feet(1.5))
@@ -152,4 +149,13 @@ export function overhangFaults(v: BuildingValues, ratio = 0): string[] {
       `An overhang of ${fi(v.overhang)} has its fascia in the cladding, ${fi(clad)} thick; make it at least ${fi(fascia + clad)}, or leave the tails bare.`,
     );
   return out;
+}
+
+/** Hips less deep than the rafters that are cut against them, as a sentence. */
+export function hipFaults(v: BuildingValues): string[] {
+  const [hip, rafter] = [nominalMm(v.hipRafter).width, nominalMm(v.rafter).width];
+  if (!isHip(v) || hip + TOLD >= rafter) return [];
+  return [
+    `Hips ${fi(hip)} deep are less deep than the rafters of ${fi(rafter)} that meet them; take at least the same depth.`,
+  ];
 }

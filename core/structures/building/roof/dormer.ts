@@ -111,11 +111,15 @@ function gabled(site: Site): Dormer {
   const place = { quarters: quartersOf(outOf(site)), at: onMain(site, back) };
   const q = [-half, half] as const;
   const x = coverLift(l, slope) / slope.k;
+  // level along p: where a rafter's underside at the inside of its wall clears the boards, and where they end
+  const lift = (coverThick(l) + t.casing.w) * Math.hypot(1, slope.k);
+  const clear = (lift + t.rafter.v * Math.hypot(1, s.k) - s.k * l.wall) / slope.k + t.rafter.w / 2;
+  const before = (lift - s.k * l.wall) / slope.k + t.casing.v * Math.hypot(1, s.k / slope.k) + t.rafter.w / 2;
   const part: Part = {
     name,
     place,
-    // its rafters stand where the cheeks' plates lie clear of the slope
-    p: [(s.above + plates(l) * l.plate) / slope.k + t.rafter.w, deep],
+    // its rafters stand where the cheeks' plates lie clear of the slope, and over the valley boards or before them
+    p: [Math.max((s.above + plates(l) * l.plate) / slope.k + t.rafter.w, Math.min(clear, before)), deep],
     q,
     open: "W",
     roof: "gable",
