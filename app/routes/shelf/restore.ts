@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
-import { createWriteStream, rmSync } from "node:fs";
+import { rmSync } from "node:fs";
+import { open } from "node:fs/promises";
 import { join } from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
@@ -26,7 +27,9 @@ export async function action({ request }: Route.ActionArgs) {
       const { body } = limited(request, MOST);
       if (!body) return refuse("No file came with the request. Choose a backup that Cardo made (.zip).", 400);
       makeFolder(dataDir());
-      await pipeline(Readable.fromWeb(body as NodeStream), createWriteStream(file));
+      // opened before anything comes: a stream that breaks off at once would else make the file after it was taken away
+      const into = (await open(file, "w")).createWriteStream();
+      await pipeline(Readable.fromWeb(body as NodeStream), into);
       return Response.json({ ok: true, restored: await restoreBackup(file) });
     });
   } catch (e) {

@@ -94,6 +94,7 @@ export function headOff(b: Builder, l: BuildingLayout): void {
       });
       return id;
     });
+    const crossing = b.members.filter((x) => x.role === "collar tie" && crosses(x, s, h));
     for (const { m } of inWay) {
       const upper = `${m.id}-over`;
       b.members.push({ ...m, id: upper });
@@ -102,14 +103,9 @@ export function headOff(b: Builder, l: BuildingLayout): void {
       b.join({ kind: "butt", id: `${m.id}>header`, a: m.id, end: 1, b: heads[0]!, face: "+w", contact: "face" });
       b.join({ kind: "butt", id: `${upper}>header`, a: upper, end: 0, b: heads[1]!, face: "-w", contact: "face" });
       // a collar tie that would cross the opening has nothing to lap on
-      const lost = b.members.filter(
-        (x) =>
-          x.role === "collar tie" &&
-          crosses(x, s, h) &&
-          b.joints.some(
-            (j) => j.kind === "lap" && j.a === x.id && [m.id, upper, before.m.id, after.m.id].includes(j.b),
-          ),
-      );
+      const near = new Set([m.id, upper, before.m.id, after.m.id]);
+      const held = new Set(b.joints.flatMap((j) => (j.kind === "lap" && near.has(j.b) ? [j.a] : [])));
+      const lost = crossing.filter((x) => held.has(x.id) && b.members.includes(x));
       for (const x of lost) {
         b.members.splice(b.members.indexOf(x), 1);
         for (let i = b.joints.length - 1; i >= 0; i--) if (b.joints[i]!.a === x.id) b.joints.splice(i, 1);

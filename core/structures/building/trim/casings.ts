@@ -13,6 +13,10 @@ export function casings(b: Builder, l: BuildingLayout, w: Wall): void {
   const sheetId = `${root}/sheet`;
   const sheet = b.members.find((m) => m.id === sheetId);
   const stacks = stacksOf(l, w);
+  // a thousand sticks are looked through once a wall, not once an opening
+  const framing = b.members.filter(
+    (m) => m.assembly === root && /king|jack|opening post|header|window sill|^stud$/.test(m.role),
+  );
   for (const g of w.gaps) {
     if (g.open) continue;
     const put = (name: string, a: Vec3, d: Vec3, up: Vec3): string =>
@@ -41,9 +45,7 @@ export function casings(b: Builder, l: BuildingLayout, w: Wall): void {
     const all = [...sides, head];
     if (!g.door) all.push(put("sill", at(g.from - c.v, g.sill - c.v / 2), at(g.to + c.v, g.sill - c.v / 2), [0, 0, 1]));
     const own = stacks.find((x) => x.gaps.includes(g))!.gaps.map((x) => `${root}/${x.name}/`);
-    const behind = b.members.filter(
-      (m) => own.some((x) => m.id.startsWith(x)) && /king|jack|opening post|header|window sill|^stud$/.test(m.role),
-    );
+    const behind = framing.filter((m) => own.some((x) => m.id.startsWith(x)));
     for (const id of all)
       for (const m of sheet ? [sheet] : behind) b.join(touching(id, m.id, /left|right/.test(id) ? "+w" : "-w", "+v"));
   }
