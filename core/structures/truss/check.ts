@@ -145,10 +145,6 @@ export function trussCheck(v: TrussValues, context?: Context): string[] {
       out.push(`Rafters of ${v.endPost} are too heavy for a span of ${fi(v.span)}.`);
   }
   if (v.position !== "roof" && v.trusses) {
-    if (v.kind === "polygonal" && v.position === "deck" && v.slopes !== "3")
-      out.push(
-        "A polygonal top chord is not level and cannot carry a deck: run the track through, or take three slopes.",
-      );
     if (v.kind === "king" && v.position === "deck")
       out.push("A king post truss has no top chord to carry a deck: run the track through it.");
     if (v.floor === "ties" && v.position !== "deck") out.push("Ties right on the chords want a deck bridge.");

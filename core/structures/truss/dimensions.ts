@@ -29,6 +29,8 @@ export function trussDimensions(v: TrussValues, ctx: Context): Dimension[] {
     handles: [{ param: "span", at: pt(span, 0), axis: [1, 0], gain: v.spans === 1 ? 2 : 1 }],
   });
   const n = panelsOf(v);
+  // below its deck all depths go down
+  const way = l.bearing.chord === "top" ? -1 : 1;
   if (v.kind !== "fink" && v.kind !== "scissors")
     put({ id: "panel", label: "Panel", value: v.span / n, from: pt(0, 0), to: pt(span / n, 0), side: "bottom" });
   put({
@@ -39,7 +41,9 @@ export function trussDimensions(v: TrussValues, ctx: Context): Dimension[] {
     from: pt(0, top),
     to: pt(0, top - v.depth / ctx.scale.ratio),
     side: "left",
-    handles: [{ param: "depth", at: pt(span / 2, top), axis: [0, 1], gain: 1 }],
+    handles: [
+      { param: "depth", at: pt(span / 2, way > 0 ? top : top - v.depth / ctx.scale.ratio), axis: [0, way], gain: 1 },
+    ],
   });
   if (v.kind === "polygonal" && Number(v.slopes) > 3)
     put({
@@ -47,10 +51,10 @@ export function trussDimensions(v: TrussValues, ctx: Context): Dimension[] {
       label: trussSpec.hipDepth.label,
       param: "hipDepth",
       value: v.hipDepth,
-      from: pt(span, v.hipDepth / ctx.scale.ratio),
+      from: pt(span, (way * v.hipDepth) / ctx.scale.ratio),
       to: pt(span, 0),
       side: "right",
-      handles: [{ param: "hipDepth", at: pt(span / n, v.hipDepth / ctx.scale.ratio), axis: [0, 1], gain: 1 }],
+      handles: [{ param: "hipDepth", at: pt(span / n, (way * v.hipDepth) / ctx.scale.ratio), axis: [0, way], gain: 1 }],
     });
   if (v.kind === "scissors")
     put({

@@ -12,7 +12,7 @@ import { piersAndBlocks } from "./piers";
 import { topEnd, trussLayout, type ChordSection, type SidePlace, type TrussLayout } from "./layout";
 import type { TrussValues } from "./parameters";
 import type { ChordStick, SideTruss, WebStick } from "./sideTruss";
-import type { Chord, Web } from "./topology";
+import { bearingChord, type Chord, type Web } from "./topology";
 
 /** The frame of a truss or a truss bridge. Axes: x along it, y to the left, z up; the bottom chord's work line at z = 0. Model mm. */
 export function trussFrame(v: TrussValues, ctx: Context): Frame {
@@ -34,7 +34,9 @@ export function trussFrame(v: TrussValues, ctx: Context): Frame {
     if (Number(/\/span(\d+)\//.exec(m.id)?.[1] ?? 1) > 1) b.members[i] = { ...m, loose: true };
   }
   // what a bridge stands on: its blocks, or without them the bottom chords
-  const stands = b.members.some((m) => m.role === "bearing block") ? "bearing block" : "bottom chord";
+  const stands = b.members.some((m) => m.role === "bearing block")
+    ? "bearing block"
+    : `${bearingChord(l.topology)} chord`;
   b.members.forEach((m, i) => m.role === stands && (b.members[i] = { ...m, grounded: true }));
   return b.frame();
 }
@@ -116,7 +118,8 @@ function chordSticks(
         const angle = Math.atan((2 * v.depth) / v.span) - Math.atan((2 * v.innerDepth) / v.span);
         return { kind: "square", beyond: (l.timbers.endPost.v + l.chord.v) / Math.sin(angle) };
       }
-      const beyond = c.id === "bottom" ? l.mm(v.chordEnd) : topEnd(v, l.timbers, l.mm);
+      const bears = l.topology.supports.includes(c.points[end === 0 ? 0 : c.points.length - 1]!);
+      const beyond = bears ? Math.max(l.mm(v.chordEnd), l.bearing.reach) : topEnd(v, l.timbers, l.mm);
       return { kind: "square", beyond };
     };
     const member = b.add({

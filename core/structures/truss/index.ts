@@ -22,7 +22,7 @@ export const truss: StructureKind = {
   purpose: "A bridge of one or several spans, or a roof truss by itself.",
   headline: [{ dimension: "span", words: "span" }],
   offers: ["forces"],
-  version: 2,
+  version: 3,
   spec: trussSpec,
   Params: TrussParams,
   home: "side",

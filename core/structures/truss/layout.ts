@@ -1,11 +1,11 @@
 import type { Component } from "../../frame";
-import type { Vec3 } from "../../geometry";
+import type { Vec2, Vec3 } from "../../geometry";
 import { model, prototype, toModel, type Model } from "../../units";
 import type { Context } from "../kind";
 import { timberOf, type Timber } from "../timber";
 import { topologyOf } from "./counters";
 import type { TrussValues } from "./parameters";
-import type { Topology, TopologyValues } from "./topology";
+import { bearingChord, type Topology, type TopologyValues } from "./topology";
 
 /** The values of a truss's outline with its lengths in another unit. */
 export const outlineOf = (v: TrussValues, unit = 1): TopologyValues => ({
@@ -39,6 +39,8 @@ export interface TrussLayout {
   readonly inner: { readonly part: "" | "#web"; readonly v: number; readonly w: number };
   readonly timbers: Readonly<Record<"endPost" | "vertical" | "diagonal" | "counter" | "plank", Timber>>;
   readonly sides: readonly SidePlace[];
+  /** Where it bears: the chord, how far outward of its last panel points the blocks stand, and how far out that chord has to reach for them. */
+  readonly bearing: { readonly chord: "bottom" | "top"; readonly aside: number; readonly reach: number };
   /** Where each span's left bearing is along the bridge, and the gap between two. */
   readonly starts: readonly number[];
   readonly mm: (p: number) => number;
@@ -114,10 +116,12 @@ export function trussLayout(v: TrussValues, ctx: Context): TrussLayout {
     plank: timber(v.plank),
   };
   // of a cambered chord the upper corner of its end leans out
-  const first = topology.chords.find((c) => c.id === "bottom")?.points.map((p) => topology.points[p]!);
+  const first = topology.chords.find((c) => c.id === bearingChord(topology))?.points.map((p) => topology.points[p]!);
   const lean = first ? chord.v * Math.abs((first[1]![1] - first[0]![1]) / (first[1]![0] - first[0]![0])) : 0;
   const block = v.blocks ? timber(v.block).w / 2 : 0;
-  const pitch = mm(v.span) + 2 * Math.max(mm(v.chordEnd), topEnd(v, timbers, mm), block) + mm(GAP) + lean;
+  const bearing = bearingOf(v, topology, chord, timbers, 2 * block, mm);
+  const pitch =
+    mm(v.span) + 2 * Math.max(mm(v.chordEnd), topEnd(v, timbers, mm), block, bearing.reach) + mm(GAP) + lean;
   const starts = Array.from({ length: v.spans }, (_, i) => (i - (v.spans - 1) / 2) * pitch - mm(v.span) / 2);
   const slope = Math.atan(v.grade / 100);
   const [c, s] = [Math.cos(slope), Math.sin(slope)];
@@ -141,9 +145,29 @@ export function trussLayout(v: TrussValues, ctx: Context): TrussLayout {
     inner: web ? { part: "#web", v: web.v, w: web.w } : { part: "", v: chord.v, w: chord.w },
     timbers,
     sides,
+    bearing,
     starts,
     mm,
   };
+}
+/** Of a truss that hangs below its deck the end posts go down from the panel points over the bearings: its blocks stand outward of them. */
+function bearingOf(
+  v: TrussValues,
+  t: Topology,
+  chord: ChordSection,
+  timbers: TrussLayout["timbers"],
+  block: number,
+  mm: (p: number) => number,
+): TrussLayout["bearing"] {
+  const on = bearingChord(t);
+  if (!v.blocks || on === "bottom") return { chord: on, aside: 0, reach: 0 };
+  const [a, c] = t.chords.find((x) => x.id === "bottom")!.points.map((p) => t.points[p]!) as [Vec2, Vec2];
+  const [run, drop] = [c[0] - a[0], a[1] - c[1]];
+  // the outer side of the end post, or of the plate on it, where it comes to the chord's underside, and an inch
+  const wide = v.gussets ? Math.max(timbers.endPost.v, chord.v) : timbers.endPost.v;
+  const edge = (chord.v / 2) * (run / drop) - (wide / 2) * Math.hypot(1, run / drop);
+  const aside = Math.max(0, block / 2 + mm(25.4) - edge);
+  return { chord: on, aside, reach: aside + Math.max(block / 2, mm(v.chordEnd)) };
 }
 /** How far a top chord runs past the last panel point over a vertical end post, or a lattice's over its planks. */
 export const topEnd = (v: TrussValues, t: TrussLayout["timbers"], mm: (p: number) => number): number =>

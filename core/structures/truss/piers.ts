@@ -24,9 +24,9 @@ export function piersAndBlocks(
   if (!v.blocks || !supported) return;
   const under = l.chord.v / 2;
   for (const t of trusses)
-    for (const s of l.topology.supports) {
-      const [x] = l.topology.points[s]!;
-      const seat = chordSeat(l, t, "bottom", x, block.w, -1);
+    for (const [end, s] of l.topology.supports.entries()) {
+      const x = l.topology.points[s]![0] + (end === 0 ? -1 : 1) * l.bearing.aside;
+      const seat = chordSeat(l, t, l.bearing.chord, x, block.w, -1);
       const z = seat.z + under;
       const id = `${t.place.root}/block/${s}`;
       const half =
@@ -65,8 +65,8 @@ export function piersAndBlocks(
     l.topology.supports.forEach((s, end) => {
       const outermost = (i === 0 && end === 0) || (i === l.starts.length - 1 && end === 1);
       if (outermost && v.piers === "between") return;
-      const [x] = l.topology.points[s]!;
-      const z = chordSeat(l, pair[0]!, "bottom", x, block.w, -1).z + under;
+      const x = l.topology.points[s]![0] + (end === 0 ? -1 : 1) * l.bearing.aside;
+      const z = chordSeat(l, pair[0]!, l.bearing.chord, x, block.w, -1).z + under;
       const top = pair[0]!.place.at(
         x,
         mid - pair[0]!.place.y,

@@ -66,7 +66,7 @@ export const randomTruss: fc.Arbitrary<TrussValues> = fc
       depth: prototype(Math.max(depth, feet(5))),
       hipDepth: prototype(Math.max(depth, feet(5)) * hip),
       innerDepth: prototype(depth * inner),
-      position: roof ? "roof" : (v.kind === "king" || v.kind === "polygonal") && place === "deck" ? "pony" : place,
+      position: roof ? "roof" : v.kind === "king" && place === "deck" ? "pony" : place,
       apart: feet(20) + (v.tracks - 1) * feet(13),
       clearHeight: feet(6),
       camber: prototype(lattice ? 0 : v.camber),
@@ -89,7 +89,6 @@ export const randomTruss: fc.Arbitrary<TrussValues> = fc
           : 0,
       ),
       ...(roof || lattice ? { chordShape: "plies", packing: prototype(0) } : {}),
-      floor:
-        v.floor === "ties" && (place !== "deck" || v.kind === "king" || v.kind === "polygonal") ? "beams" : v.floor,
+      floor: v.floor === "ties" && (place !== "deck" || v.kind === "king") ? "beams" : v.floor,
     } as unknown as TrussValues;
   });

@@ -10,7 +10,7 @@ export const TRUSS_KINDS = [
   { value: "warren-verticals", label: "Warren with verticals" },
   { value: "double", label: "double-intersection lattice" },
   { value: "plank", label: "plank lattice" },
-  { value: "polygonal", label: "polygonal top chord" },
+  { value: "polygonal", label: "polygonal chord" },
   { value: "fink", label: "Fink roof truss" },
   { value: "scissors", label: "scissors roof truss" },
 ] as const;
@@ -44,6 +44,15 @@ export interface Topology {
   /** Points between the ends of a web at which others meet it: planks of a lattice on its end posts. */
   readonly along?: Readonly<Record<string, readonly string[]>>;
 }
+/** Whether a truss hangs below its deck: a polygonal chord of more than three slopes is its lower one then, and it bears at the ends of the level upper one. */
+export const hangs = (v: Pick<TopologyValues, "kind" | "position" | "slopes">): boolean =>
+  v.kind === "polygonal" && v.position === "deck" && Number(v.slopes) > 3;
+/** The chord that comes to the bearings. */
+export const bearingChord = (t: Topology): "bottom" | "top" =>
+  t.chords.find((c) => c.id === "top" && c.points[0] === t.supports[0] && c.roles[0] === "top chord")
+    ? "top"
+    : "bottom";
+
 export interface TopologyValues {
   readonly kind: string;
   readonly position: string;
@@ -223,6 +232,7 @@ export function topologyWith(v: TopologyValues, countered: readonly number[]): T
     .slice(1)
     .map((_, i) => (inclined && (i === 0 || i === line.length - 2) ? ("end post" as const) : ("top chord" as const)));
   const deck = v.position === "deck";
+  if (hangs(v)) return hung(n, points, webs, chord);
   const along = kind === "plank" ? endPlanks(v, n, points, web) : undefined;
   return {
     points,
@@ -231,6 +241,34 @@ export function topologyWith(v: TopologyValues, countered: readonly number[]): T
     chords: [chord("bottom", bottom, "bottom chord"), chord("top", line, roles)],
     supports: ["L0", `L${n}`],
     loaded: deck ? top : bottom.slice(1, -1),
+  };
+}
+
+/** The same truss below its deck: a level upper chord from bearing to bearing, the polygon under it, both from U0 to Un. */
+function hung(
+  n: number,
+  upright: Readonly<Record<string, Vec2>>,
+  webs: readonly Web[],
+  chord: (id: Chord["id"], list: string[], roles: Chord["roles"][number] | Chord["roles"]) => Chord,
+): Topology {
+  const points: Record<string, Vec2> = {};
+  for (let i = 0; i <= n; i++) {
+    const [x, z] = upright[`L${i}`]!;
+    points[`U${i}`] = [x, z];
+    // as far below the deck as it would stand over a floor
+    if (upright[`U${i}`]) points[`L${i}`] = [x, 2 * z - upright[`U${i}`]![1]];
+  }
+  const top = Array.from({ length: n + 1 }, (_, i) => `U${i}`);
+  const line = ["U0", ...Array.from({ length: n - 1 }, (_, i) => `L${i + 1}`), `U${n}`];
+  const roles = line
+    .slice(1)
+    .map((_, i) => (i === 0 || i === line.length - 2 ? ("end post" as const) : ("bottom chord" as const)));
+  return {
+    points,
+    webs,
+    chords: [chord("bottom", line, roles), chord("top", top, "top chord")],
+    supports: ["U0", `U${n}`],
+    loaded: top.slice(1, -1),
   };
 }
 
