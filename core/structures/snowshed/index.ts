@@ -1,7 +1,9 @@
+import { NEAR } from "../../geometry";
 import { nominalMm, parseNominal } from "../../lumber";
-import { feet, inches, model, printFeetInches, toPrototype } from "../../units";
+import { feet, inches, model, printFeetInches, printMm, toPrototype } from "../../units";
 import type { Context, Dimension, Remark, StructureKind, ElevationPoint } from "../kind";
 import { defaultsOf } from "../spec";
+import { timberOf, type Timber } from "../timber";
 import { unusual } from "../unusual";
 import { radiusOf } from "../whole-trestle/layout";
 import { purlinRange, snowshedFrame } from "./frame";
@@ -48,6 +50,14 @@ function check(v: SnowshedValues, context?: Context): string[] {
   const rows = (v.height - inches(12)) / (v.girts + 1);
   if (rows < nominalMm(v.girt).width + inches(4))
     out.push(`${v.girts} rows of girts do not fit under ${fi(v.height)}; take fewer.`);
+  if (context && out.length === 0 && v.kneeReach > 0 && v.girts > 0) {
+    const [post, brace, girt] = [v.post, v.knee, v.girt].map((n) => timberOf(n, context.stock(n))) as [Timber, Timber, Timber]; // prettier-ignore
+    // on a curve girts as thick as the posts are wide stand proud by their slant
+    if (brace.w > post.w + NEAR && girt.w > (v.curve === "none" ? 1 : 0.95) * post.v + NEAR)
+      out.push(
+        `In the stock chosen knee braces are ${printMm(brace.w, 2)} thick on posts of ${printMm(post.w, 2)}, and girts ${printMm(girt.w, 2)} thick reach as far in, into them: choose thinner strip for one of them in Stock.`,
+      );
+  }
   return out;
 }
 function remarks(v: SnowshedValues): Remark[] {

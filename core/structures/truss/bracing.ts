@@ -240,7 +240,8 @@ function struts(
     const behind = beside || timber.v + timber.w * steepest > l.inner.v + NEAR ? l.chord : l.inner;
     // what is deeper than the chord stands up over it, as webs may stand proud; on an I its top lies at the upper flange's
     const lift = (timber.v - l.chord.v) / 2;
-    const z = mid + (l.inner.part && behind === l.chord ? Math.abs(lift) : Math.max(0, lift));
+    const z =
+      mid + (l.inner.part && behind === l.chord ? Math.abs(lift) : lift > 0 ? lift + (timber.w / 2) * steepest : 0);
     const endPosts = [right, left].map((t) => t.chords.find((c) => c.role === "end post" && c.points.includes(p))?.id);
     const stout = l.timbers.endPost.w > behind.w + NEAR && endPosts[0] !== undefined;
     const plated = v.gussets && b.members.some((m) => m.id === `${right.place.root}/gusset/${p}/far`);
@@ -274,6 +275,14 @@ function struts(
     b.join({ kind: "butt", id: `${id}>1`, a: id, end: 1, b: faces[1]!, face: "+w", contact: "line" });
     // a gusset plate lies where a knee brace would stand
     if ((p !== list[0] && p !== list[list.length - 1]) || plated) continue;
+    // rods in pairs stand proud of an end post as narrow as they stand apart
+    const proud = right.webs.some(
+      (w) =>
+        w.timber.round &&
+        (w.web.a === p || w.web.b === p) &&
+        Math.abs(w.y) + w.timber.w / 2 > l.timbers.endPost.w / 2 + NEAR,
+    );
+    if (proud) continue;
     const verticals = [right, left].map((t) =>
       t.webs.find(
         (w) =>

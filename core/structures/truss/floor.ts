@@ -8,7 +8,8 @@ import type { TrussLayout } from "./layout";
 import { chordSeat, type SideTruss } from "./sideTruss";
 import type { TrussValues } from "./parameters";
 
-const HEAD = 63.5;
+/** From middle to middle of the rails there is the gauge and a rail head, prototype mm: 2 1/2 in. */
+export const HEAD = 63.5;
 
 /** How far from a bearing there is room for a beam under the chord: past the block, and past a pier's cap with the braces on its faces. Model mm. */
 function besideBearing(v: TrussValues, ctx: Context, l: TrussLayout): number {

@@ -3,9 +3,26 @@ import { model, printMm } from "../../units";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
 import { topologyOf } from "./counters";
+import { HEAD } from "./floor";
 import { isThroughRod, lanesOf, parted } from "./lanes";
-import { outlineOf, trussLayout } from "./layout";
+import { outlineOf, trussLayout, type TrussLayout } from "./layout";
 import type { TrussValues } from "./parameters";
+import type { Web } from "./topology";
+
+/** Less of a web's thickness than this bears on no ply that it meets. Common practice, no source. */
+const BEARS = 0.15;
+/** Whether a web meets a chord of plies with next to nothing of its thickness. */
+function slipsBetween(v: TrussValues, l: TrussLayout, w: Web): boolean {
+  if (v.chordShape !== "plies" || v.kind === "plank" || v.kind === "scissors") return false;
+  const thick = l.timbers[w.role].w;
+  return lanesOf(v, l, w).some((y) => {
+    const met = l.chord.components.reduce((s, c) => {
+      const [from, to] = [Math.max(y - thick / 2, c.at[1] - c.w / 2), Math.min(y + thick / 2, c.at[1] + c.w / 2)];
+      return s + Math.max(0, to - from);
+    }, 0);
+    return met < BEARS * thick;
+  });
+}
 
 /**
  * Why what goes together by its nominal sizes does not in the strips really used, a sentence each: a chord 12 in wide
@@ -23,6 +40,17 @@ export function realFaults(v: TrussValues, ctx: Context, lateralsLie: boolean): 
         `In the stock chosen the chords are ${printMm(model(l.chord.w))} wide, and the diagonals beside the counters stand ${printMm(model(between))} apart: they would meet an edge or miss it. Choose wider strip for the chords, or thinner for the counters, in Stock.`,
       );
   }
+  const slips = l.topology.webs.find((w) => !isThroughRod(v, l, w) && slipsBetween(v, l, w));
+  if (slips && out.length === 0)
+    out.push(
+      `In the stock chosen the ${slips.role}s, ${printMm(l.timbers[slips.role].w)} thick, would slip between the plies of the chords, or past them: take less packing, another number of plies, or thicker ${slips.role}s.`,
+    );
+  const ply = timberOf(v.stringer, ctx.stock(v.stringer), true).v;
+  const rail = l.mm(v.gauge + HEAD);
+  if (v.position !== "roof" && v.trusses && v.floor === "beams" && v.stringerPlies * ply > rail - NEAR)
+    out.push(
+      `In the stock chosen the stringers under a rail are ${printMm(model(v.stringerPlies * ply))} wide and the rails ${printMm(model(rail))} apart: they would meet in the middle of the track. Take fewer plies, or thinner ones.`,
+    );
   const rods = l.topology.webs.filter((w) => isThroughRod(v, l, w)).flatMap((w) => lanesOf(v, l, w));
   const reach = Math.max(0, ...rods.map((y) => Math.abs(y) + vertical.w / 2));
   const cut = rods.flatMap((y) => parted(l.chord, y, vertical.w) ?? [])[0];
