@@ -127,6 +127,7 @@ const BUILDING: readonly (readonly [Values, RegExp, Values])[] = [
   [{ ...house, siding: "clapboard", sidingBoard: "2×6", exposure: I(4), fascia: "board", overhang: I(4) }, /^An overhang of 0′-4″ has its fascia in the cladding, 0′-5″ thick; make it at least 0′-6″/, { overhang: I(6) }],
   [{ ...house, roof: "shed", roofHoles: [{ ...chimney, inward: F(25) }] }, /^Chimney 1 reaches over the high wall; move it in\.$/, { roofHoles: [{ ...chimney, inward: F(20) }] }],
   [{ ...house, partitions: [{ ...partition, at: F(12) }], openings: [{ ...window_, at: F(12) }], header: "6×8" }, /^Headers stand 0′-2″ proud of the studs inside, where a partition comes/, { header: "2×8" }],
+  [{ openings: [], foundation: "bents", floor: "under", wings: [platform] }, /^Platform 1 would stand on posts among the bents of the heavy stand/, { foundation: "posts" }],
   // trusses under the roof
   [{ ...house, roofFrame: "trusses", rafterSpacing: F(2), purlin: "2×4", ridge: "14×14" }, /^The ridge board of 14×14 would stand in the trusses' principals/, { ridge: "2×8" }],
   [{ ...house, roofFrame: "trusses", rafterSpacing: F(2), collar: "every" }, /^Tie beams and purlins stand where collar ties/, { collar: "none" }],

@@ -79,7 +79,9 @@ function girts(
       // one deeper than the sill meets the posts over and under it where they stand proud of the sill's sides
       const proud = (at: BentPlace, over: boolean): string | undefined => {
         const post = `${bentRoot(ctx.structure, at)}/story${i + (over ? 1 : 2)}/post/${p.name}`;
-        return contact === "line" && thick(members.get(post)) > thick(target) + NEAR ? post : undefined;
+        return between === "solid" && contact === "line" && thick(members.get(post)) > thick(target) + NEAR
+          ? post
+          : undefined;
       };
       b.join({
         kind: "butt",

@@ -117,6 +117,10 @@ export function wingFaults(v: BuildingValues): string[] {
       v.wallHeight -
       (sloped(v) ? nominalMm(v.rafter).width * Math.hypot(1, v.rise / 12) + (v.overhang * v.rise) / 12 : 0) -
       inches(6);
+    if (w.kind === "platform" && v.foundation === "bents")
+      out.push(
+        `Platform ${i + 1} would stand on posts among the bents of the heavy stand, whose feet spread; leave it out, or take another foundation.`,
+      );
     if (w.kind === "platform" && w.height > Math.min(v.wallHeight / 2, eave))
       out.push(
         `Platform ${i + 1} at ${fi(w.height)} would run into the eaves or halfway up the wall; keep it below ${fi(Math.min(v.wallHeight / 2, eave))}.`,
