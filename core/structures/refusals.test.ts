@@ -194,6 +194,7 @@ const OTHERS: readonly Row[] = [
   ["snowshed", { post: "1×6", knee: "6×8", girt: "8×10" }, /^In the stock chosen knee braces are 1\.75 mm thick on posts of 0\.29 mm, and girts 2\.33 mm thick reach as far in/, { knee: "1×8" }],
   ["truss", { kind: "pratt", position: "through", gauge: I(18), stringer: "12×12", stringerPlies: 2, tieLength: F(9) }, /^In the stock chosen the stringers under a rail are 7\.0 mm wide and the rails 6\.0 mm apart/, { gauge: I(56) }],
   ["truss", { kind: "pratt", position: "deck", chordShape: "plies", chordPlies: 2, chord: "2×12", packing: I(6), counters: "none", vertical: "8×8", diagonal: "6×6" }, /would slip between the plies/, { packing: I(2) }],
+  ["truss", { kind: "warren", position: "deck", chordPlies: 1, chord: "12×12", endPost: "14×14", diagonal: "12×12", gussets: true, gap: I(1) }, /^In the stock chosen the end posts are 4\.08 mm thick and the chords 3\.50 mm: members that stop short/, { gap: 0 }],
   ["truss", { chord: "big" }, /is “big”, which is no nominal size/, { chord: "8×10" }],
   ["truss", { chord: "⌀8" }, /only verticals, diagonals and counters may be rods/, { chord: "8×10" }],
   ["truss", { kind: "fink", position: "through" }, /^A Fink truss carries a roof/, { position: "roof" }],

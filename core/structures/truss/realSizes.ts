@@ -1,10 +1,10 @@
-import { NEAR } from "../../geometry";
+import { NEAR, TOLERANCE } from "../../geometry";
 import { model, printMm } from "../../units";
 import type { Context } from "../kind";
 import { timberOf } from "../timber";
 import { topologyOf } from "./counters";
 import { HEAD } from "./floor";
-import { isThroughRod, lanesOf, parted } from "./lanes";
+import { isEndPost, isThroughRod, lanesOf, parted } from "./lanes";
 import { outlineOf, trussLayout, type TrussLayout } from "./layout";
 import type { TrussValues } from "./parameters";
 import type { Web } from "./topology";
@@ -44,6 +44,23 @@ export function realFaults(v: TrussValues, ctx: Context, lateralsLie: boolean): 
   if (slips && out.length === 0)
     out.push(
       `In the stock chosen the ${slips.role}s, ${printMm(l.timbers[slips.role].w)} thick, would slip between the plies of the chords, or past them: take less packing, another number of plies, or thicker ${slips.role}s.`,
+    );
+  // with a gap nothing but the plates holds members together, and they lie flat on those alone that are of one thickness
+  const posts = l.topology.chords.some((c) => c.roles.includes("end post")) || v.ends === "vertical";
+  const members = [
+    ...(posts ? [{ name: "end posts", timber: l.timbers.endPost, times: 1 }] : []),
+    ...l.topology.webs
+      .filter((w) => !isEndPost(v, l, w))
+      // two that pass each other fill the thickness together
+      .map((w) => ({ name: `${w.role}s`, timber: l.timbers[w.role], times: Math.abs(w.lane) === 2 ? 2 : 1 })),
+  ];
+  const other =
+    v.gussets &&
+    v.gap > 0 &&
+    members.find((m) => !m.timber.round && Math.abs(m.times * m.timber.w - l.chord.w) > TOLERANCE.contact);
+  if (other && out.length === 0)
+    out.push(
+      `In the stock chosen the ${other.name} are ${printMm(other.timber.w, 2)} thick and the chords ${printMm(model(l.chord.w), 2)}: members that stop short of each other hang on their gusset plates and have to be of one thickness. Let them meet (0), or choose other strip in Stock.`,
     );
   const ply = timberOf(v.stringer, ctx.stock(v.stringer), true).v;
   const rail = l.mm(v.gauge + HEAD);
