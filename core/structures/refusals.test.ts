@@ -68,7 +68,7 @@ const BUILDING: readonly (readonly [Values, RegExp, Values])[] = [
   [{ openings: [], wings: [{ ...lean, height: F(8) }] }, /^Wing 1 reaches .* with its roof; against the back wall there is room up to/, { wings: [lean] }],
   [{ openings: [], length: F(40), wings: [{ ...gable, at: F(1), height: F(9) }] }, /meets the main roof in valleys, which need .* of eave beside them/, { wings: [{ ...gable, at: 0, height: F(9) }] }],
   [{ openings: [], length: F(40), overhang: F(1), gableOverhang: I(6), wings: [{ ...gable, at: 0, height: F(9) }] }, /^Wing 1 is flush with the left end, where its eave runs on into the gable's overhang: make both as wide, 1′-0″ or 0′-6″\.$/, { gableOverhang: F(1) }],
-  [{ openings: [], length: F(40), hipRafter: "2×4", wings: [{ ...gable, at: F(14), height: F(9) }] }, /^Wing 1's valley rafters of 2×4 are less deep than the rafters of 2×6/, { hipRafter: "2×8" }],
+  [{ openings: [], length: F(40), hipRafter: "2×4", wings: [{ ...gable, at: F(14), height: F(9) }] }, /^Wing 1's valley rafters 0′-4″ deep are less deep than the rafters of 0′-6″/, { hipRafter: "2×8" }],
   [{ openings: [], framing: "posts", wallHeight: F(4), knees: F(3) }, /^Knee braces with legs of 3′-0″ have no room under plates at 4′-0″/, { knees: F(1) }],
   [{ openings: [], length: F(40), wings: [{ ...gable, at: F(2.2), length: F(6), height: F(9), side: "front" }] }, /long valley would meet the main ridge past its end/, { wings: [{ ...gable, at: F(14), height: F(9) }] }],
   [{ openings: [], length: F(60), wings: [{ ...gable, at: F(20), length: F(16), height: F(9) }] }, /its ridge would come within a foot of the main one/, { wings: [{ ...gable, at: F(20), length: F(10), height: F(9) }] }],
@@ -79,7 +79,7 @@ const BUILDING: readonly (readonly [Values, RegExp, Values])[] = [
   [{ openings: [], length: F(30), wallHeight: F(13), wings: [{ ...bay, depth: I(7) }] }, /sides have no room for their studs; make it deeper by/, { wings: [bay] }],
   [{ openings: [], length: F(30), wallHeight: F(13), wings: [{ ...bay, height: I(20) }] }, /^Bay 1 has plates at 1′-8″/, { wings: [bay] }],
   [{ openings: [], length: F(30), wallHeight: F(13), wings: [{ ...bay, height: F(12) }] }, /^Bay 1 reaches .* with its roof/, { wings: [bay] }],
-  [{ openings: [], length: F(30), wallHeight: F(13), wings: [bay], rafter: "2×8", hipRafter: "2×6" }, /hips of 2×6 are less deep than the rafters of 2×8/, { hipRafter: "2×8" }],
+  [{ openings: [], length: F(30), wallHeight: F(13), wings: [bay], rafter: "2×8", hipRafter: "2×6" }, /hips 0′-6″ deep are less deep than the rafters of 0′-8″/, { hipRafter: "2×8" }],
   // inside
   [{ openings: [], partitions: [{ ...partition, at: I(6) }] }, /^Partition 1 stands 0′-6″ from the left end; inside there is room from/, { partitions: [partition] }],
   [{ openings: [], partitions: [partition, { ...partition, at: F(12.2) }] }, /^Partitions 1 and 2 stand in each other/, { partitions: [partition] }],

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Resolved } from "../../frame";
 import { feet } from "../../units";
+import { reach } from "../golden.fixture";
 import { defaultsOf } from "../spec";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { trussCheck } from "./check";
@@ -13,10 +14,7 @@ const values = (v: Partial<Record<keyof TrussValues, unknown>>): TrussValues =>
 const HO = (inch: number): number => (inch * 3.5) / 12;
 // HO: 3.5 mm to the foot
 /** From where to where a stick's wood reaches across the bridge, model mm. */
-const across = (s: Resolved): readonly [number, number] => {
-  const y = s.parts.flatMap((p) => p.faces.flatMap((f) => f.corners.map((c) => c[1])));
-  return [Math.min(...y), Math.max(...y)];
-};
+const across = (s: Resolved): readonly [number, number] => reach([s], 1);
 // a through Pratt of 90 ft, trusses 20 ft apart; chords 12 in wide and 20 deep of 2 in strip: a web of 16 × 2 in
 const bridge = { kind: "pratt", position: "through", span: feet(90), panels: 6, depth: feet(28), clearHeight: feet(10), apart: feet(20), chord: "12×20", plate: 2, counters: "none", diagonal: "8×8", vertical: "8×8", endPost: "12×12", strut: "8×8", lateral: "6×6", portals: true, laterals: true, gussets: false, camber: 0, floor: "beams" }; // prettier-ignore
 const stand = (v: Partial<Record<keyof TrussValues, unknown>>) => {
@@ -57,8 +55,7 @@ describe("braces between built-up chords", () => {
   it("meet flanges' edges where a strut is too deep to go between: 20 ft less 12 in, its top the chord's", () => {
     const sticks = stand({ chordShape: "I", strut: "8×18" });
     const top = sticks.find((s) => s.id.endsWith("/top2#upper"))!;
-    const high = (s: Resolved): number =>
-      Math.max(...s.parts.flatMap((p) => p.faces.flatMap((f) => f.corners.map((c) => c[2]))));
+    const high = (s: Resolved): number => reach([s], 2)[1];
     for (const s of sticks.filter((k) => k.member.role === "overhead strut")) {
       expect(across(s)[1] - across(s)[0]).toBeCloseTo(HO(228), 4);
       expect(high(s)).toBeCloseTo(high(top), 6);

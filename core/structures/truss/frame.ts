@@ -14,7 +14,7 @@ import type { TrussValues } from "./parameters";
 import type { ChordStick, SideTruss, WebStick } from "./sideTruss";
 import { bearingChord, type Chord, type Web } from "./topology";
 
-/** The frame of a truss or a truss bridge. Axes: x along it, y to the left, z up; the bottom chord's work line at z = 0. Model mm. */
+/** The frame of a truss or a truss bridge. Axes: x along it, y to the left, z up; the work line of the chord that bears at z = 0. Model mm. */
 export function trussFrame(v: TrussValues, ctx: Context): Frame {
   const l = trussLayout(v, ctx);
   const b = builder(ctx.structure);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { feet, inches } from "../../units";
+import { reach } from "../golden.fixture";
 import { defaultsOf } from "../spec";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { trussCheck } from "./check";
@@ -21,11 +22,6 @@ const stand = (v: Partial<Record<keyof TrussValues, unknown>> = {}) => {
   expect(faults).toEqual([]);
   return resolved;
 };
-const range = (sticks: readonly { parts: readonly { faces: readonly { corners: readonly (readonly number[])[] }[] }[] }[], axis: number) => {
-  const all = sticks.flatMap((s) => s.parts.flatMap((p) => p.faces.flatMap((f) => f.corners.map((c) => c[axis]!))));
-  return [Math.min(...all), Math.max(...all)] as const;
-}; // prettier-ignore
-
 describe("a polygonal truss below its deck", () => {
   it("has its level chord on top, from bearing to bearing, and the polygon as far below it as it would stand over a floor", () => {
     const t = topologyOf(outlineOf(values()));
@@ -57,29 +53,29 @@ describe("a polygonal truss below its deck", () => {
     const blocks = sticks.filter((k) => k.member.role === "bearing block");
     const chords = sticks.filter((k) => k.member.role === "top chord");
     expect(blocks).toHaveLength(4);
-    expect(range(blocks, 2)[1]).toBeCloseTo(range(chords, 2)[0], 6);
+    expect(reach(blocks, 2)[1]).toBeCloseTo(reach(chords, 2)[0], 6);
     for (const b of blocks) {
-      const [from, to] = range([b], 0);
+      const [from, to] = reach([b], 0);
       expect(Math.min(Math.abs(from), Math.abs(to))).toBeGreaterThan(60 * FOOT);
     }
     // the chord reaches over them
-    const [from, to] = range(chords, 0);
-    const [bf, bt] = range(blocks, 0);
+    const [from, to] = reach(chords, 0);
+    const [bf, bt] = reach(blocks, 0);
     expect(from).toBeLessThanOrEqual(bf + 1e-6);
     expect(to).toBeGreaterThanOrEqual(bt - 1e-6);
     // nothing else than the deck stands over it
     const deck = sticks.filter((k) => /tie|guard|stringer|floor beam/.test(k.member.role));
-    expect(range(deck, 2)[0]).toBeCloseTo(range(chords, 2)[1], 6);
+    expect(reach(deck, 2)[0]).toBeCloseTo(reach(chords, 2)[1], 6);
   });
   it("is the mirror image of itself across the middle, and of the other truss across the track", () => {
     const { sticks } = stand();
     const posts = sticks.filter((k) => k.member.role === "end post");
     expect(posts).toHaveLength(4);
-    const [x0, x1] = range(posts, 0);
-    const [y0, y1] = range(posts, 1);
+    const [x0, x1] = reach(posts, 0);
+    const [y0, y1] = reach(posts, 1);
     expect(x0 + x1).toBeCloseTo(0, 6);
     expect(y0 + y1).toBeCloseTo(0, 6);
-    const lengths = posts.map((k) => (range([k], 2)[1] - range([k], 2)[0]).toFixed(6));
+    const lengths = posts.map((k) => (reach([k], 2)[1] - reach([k], 2)[0]).toFixed(6));
     expect(new Set(lengths).size).toBe(1);
   });
   it.each([{ slopes: "7" }, { floor: "ties" }, { spans: 2, piers: "all" }, { gussets: true }, { camber: inches(4) }, { vertical: "⌀2" }, { chordShape: "I", chord: "12×18", plate: 2 }])("is sound with %j", (v) => void stand(v)); // prettier-ignore

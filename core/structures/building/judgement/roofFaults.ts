@@ -151,11 +151,12 @@ export function overhangFaults(v: BuildingValues, ratio = 0): string[] {
   return out;
 }
 
-/** Hips less deep than the rafters that are cut against them, as a sentence. */
-export function hipFaults(v: BuildingValues): string[] {
+/** Hips or valleys less deep than the rafters that are cut against them, as a sentence. */
+export function shallow(v: BuildingValues, what: string): string[] {
   const [hip, rafter] = [nominalMm(v.hipRafter).width, nominalMm(v.rafter).width];
-  if (!isHip(v) || hip + TOLD >= rafter) return [];
+  if (hip + TOLD >= rafter) return [];
   return [
-    `Hips ${fi(hip)} deep are less deep than the rafters of ${fi(rafter)} that meet them; take at least the same depth.`,
+    `${what} ${fi(hip)} deep are less deep than the rafters of ${fi(rafter)} that meet them; take at least the same depth.`,
   ];
 }
+export const hipFaults = (v: BuildingValues): string[] => (isHip(v) ? shallow(v, "Hips") : []);

@@ -2,6 +2,7 @@ import { NEAR } from "../../../geometry";
 import { nominalMm } from "../../../lumber";
 import { feet, inches } from "../../../units";
 import { overBay, overBayAt, eaveSide, fi, TOLD, sloped, wallOf, wallSizes, ridgeBelowPlates } from "../plan/nominal";
+import { shallow } from "./roofFaults";
 import { roughOpening } from "../openings/openings";
 import { type BuildingValues } from "../parameters";
 
@@ -73,10 +74,7 @@ export function wingFaults(v: BuildingValues): string[] {
         out.push(
           `${wing}'s long valley would meet the main ridge past its end, or among the lookouts there; move the wing by ${fi(short)}.`,
         );
-      if (nominalMm(v.hipRafter).width < nominalMm(v.rafter).width)
-        out.push(
-          `${wing}'s valley rafters of ${v.hipRafter} are less deep than the rafters of ${v.rafter} that meet them; take at least the same depth.`,
-        );
+      out.push(...shallow(v, `${wing}'s valley rafters`));
       if (w.length / 2 > run - feet(1))
         out.push(
           `${wing} is ${fi(w.length)} wide; its ridge would come within a foot of the main one. Make it at most ${fi(2 * (run - feet(1)))} wide.`,
@@ -232,10 +230,7 @@ function bayFaults(
     out.push(
       `${name} reaches ${fi(peak)} with its roof; against the ${w.side} wall there is room up to ${fi(clear)}. Lower its plates by ${fi(peak - clear)}, or make it less deep.`,
     );
-  if (nominalMm(v.hipRafter).width < nominalMm(v.rafter).width)
-    out.push(
-      `${name}'s hips of ${v.hipRafter} are less deep than the rafters of ${v.rafter} that meet them; take at least the same depth.`,
-    );
+  out.push(...shallow(v, `${name}'s hips`));
   v.openings.forEach((o, n) => {
     if (o.part !== 0 || o.wall !== w.side) return;
     const [p, q] = [o.at - o.width / 2 - s.beside - inches(4), o.at + o.width / 2 + s.beside + inches(4)];

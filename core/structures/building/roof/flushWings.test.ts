@@ -72,6 +72,11 @@ describe("a wing flush with a gable, its plates level with the main ones", () =>
     const thick = 0.5;
     expect(area / thick / (FOOT * FOOT)).toBeCloseTo(plan * stretch, -1);
   });
+  it("is flush where it was typed to the 32nd of an inch that the sentence says", () => {
+    // half a prototype mm off: as told, not as drawn by hand
+    const { r } = ell("front", 24, { wings: [{ ...wing("front", 24), at: feet(24) - 0.5 }] as never });
+    expect(r.byMember.get("t/main/roof/S/valley-wing1-end")).toBeDefined();
+  });
   it("has no corner board where its wall runs on in the gable's, and boards meet there", () => {
     const { of } = ell("front", 24, { siding: "horizontal", cornerBoards: true });
     const boards = of("corner board").map((k) => k.id);

@@ -35,14 +35,12 @@ export function lookouts(
       const low = flush ? Math.abs(from - (right ? part.p[1] : part.p[0])) + 2 * t.v + l.t.hip.w : 0;
       // as far apart as the rafters, and never edge to edge
       const count = Math.max(1, Math.floor(length / Math.max(l.mm(l.v.rafterSpacing), 1.5 * t.v)));
-      const all = Array.from(
-        { length: count },
-        (_, j) => `${root}/roof/${s.side}/lookout-${right ? "right" : "left"}${j + 1}`,
-      );
-      for (let j = 1; j <= count; j++) {
-        const inward = (runs[i]! * j) / (count + 1);
-        if (inward < low) continue;
-        const id = `${root}/roof/${s.side}/lookout-${right ? "right" : "left"}${j}`;
+      const places = Array.from({ length: count }, (_, j) => ({
+        id: `${root}/roof/${s.side}/lookout-${right ? "right" : "left"}${j + 1}`,
+        n: j + 1,
+        inward: (runs[i]! * (j + 1)) / (count + 1),
+      })).filter((x) => x.inward >= low);
+      for (const { id, n: j, inward } of places) {
         const fly = right ? part.p[1] + o - half : part.p[0] - o + half;
         const at = (p: number) => over(part, s.side, p, inward, planeZ(s, inward));
         const [p0, p1] =
@@ -73,7 +71,7 @@ export function lookouts(
           a: endId,
           b: id,
           // the lookouts of one rafter lie on one plane, and one cut makes it
-          also: all.filter((x, m) => x !== id && (runs[i]! * (m + 1)) / (count + 1) >= low),
+          also: places.flatMap((x) => (x.id === id ? [] : [x.id])),
           contact: "face",
           faces: [
             { of: id, face: "-w" },

@@ -2,6 +2,7 @@ import { NEAR } from "../../../geometry";
 import type { Face } from "../../../frame";
 import type { Vec3 } from "../../../geometry";
 import { feet } from "../../../units";
+import { TOLD } from "../plan/nominal";
 import { onCentres } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Part, type Side } from "../plan/layout";
 import {
@@ -50,7 +51,7 @@ export function interruptionsOf(l: BuildingLayout): Interruption[] {
       const side: Side = Math.abs(local[1] - main.q[0]) < NEAR ? "S" : "N";
       const run = side === "S" ? main.peak[0] - main.q[0] : main.q[1] - main.peak[0];
       const at = local[0];
-      const flush = flushEnd(main, at, half);
+      const flush = flushEnd(main, at, half, l.mm(TOLD));
       // the long valley runs on to the main ridge and crosses rafters beyond the wing's other corner: away from the nearer gable
       const [past, pastOther] = [main.p[0] - (at + half - run), at - half + run - main.p[1]];
       const close = past > -(l.mm(l.v.rafterSpacing) + l.mm(feet(1)) + 2 * l.t.hip.w);
@@ -71,8 +72,8 @@ export function interruptionsOf(l: BuildingLayout): Interruption[] {
     });
 }
 /** The end of the main part whose wall a wing from `at − half` to `at + half` along its ridge runs on in one plane with. */
-const flushEnd = (main: Part, at: number, half: number): "E" | "W" | undefined =>
-  Math.abs(at + half - main.p[1]) < NEAR ? "E" : Math.abs(at - half - main.p[0]) < NEAR ? "W" : undefined;
+const flushEnd = (main: Part, at: number, half: number, told: number): "E" | "W" | undefined =>
+  Math.abs(at + half - main.p[1]) < told ? "E" : Math.abs(at - half - main.p[0]) < told ? "W" : undefined;
 /** The rafter of a slope over a gable that a flush wing's valley cuts off at its foot: its name among the slope's. */
 export const flushRafter = (i: Interruption): string => `valley-${i.wing.name}-end`;
 
