@@ -4,10 +4,9 @@ import { fileURLToPath } from "node:url";
 import { defineConfig } from "vite";
 import tsconfigPaths from "vite-tsconfig-paths";
 
-/** Leaner builds of the same packages: the whole of each would come into the first screen. */
+/** A leaner build of the same package: the whole would come into the first screen. */
 const alias = [
   { find: /^ml-matrix$/, replacement: fileURLToPath(new URL("node_modules/ml-matrix/src/index.js", import.meta.url)) },
-  { find: /^reflect-metadata$/, replacement: "reflect-metadata/lite" },
 ];
 
 export default defineConfig({
@@ -16,6 +15,6 @@ export default defineConfig({
   worker: { format: "es", plugins: () => [tsconfigPaths()] },
   optimizeDeps: {
     exclude: ["highs", "better-sqlite3", "drizzle-orm"],
-    include: ["reflect-metadata/lite", "class-validator", "class-transformer", "immer", "comlink", "apexcharts"],
+    include: ["class-validator", "class-transformer", "immer", "comlink", "apexcharts"],
   },
 });

@@ -4,7 +4,7 @@
  * of those that are not, with what was changed from the usual, and how often each was refused. Ends with 1 where one is not sound.
  */
 import "../core/structures/all";
-import { kindOf, KIND_IDS, type Params, type StructureKind } from "../core/structures";
+import { framerOf, KIND_IDS, type Params, type StructureKind } from "../core/structures";
 import { contextOf, valuesFrom } from "../core/structures/fromSpec.fixture";
 import { faultsOf } from "../core/structures/sound.fixture";
 
@@ -20,7 +20,7 @@ const changed = (kind: StructureKind, p: Params): string =>
     .map(([k, v]) => `${k}=${JSON.stringify(v)}`)
     .join(" ");
 for (const id of only.length > 0 ? only : KIND_IDS.filter((k) => k !== "traced")) {
-  const kind = kindOf(id);
+  const kind = framerOf(id);
   let [sound, bad, refused] = [0, 0, 0];
   const why = new Map<string, number>();
   const shapes = new Map<string, number>();

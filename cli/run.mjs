@@ -58,7 +58,6 @@ if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== now) {
       "sharp",
       "better-sqlite3",
     ],
-    alias: { "reflect-metadata": "reflect-metadata/lite" },
     banner: { js: 'import { createRequire as __cr } from "node:module"; const require = __cr(import.meta.url);' },
   });
   writeFileSync(stamp, now);

@@ -7,7 +7,7 @@ import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import "../core/structures/all";
 import { cameOf, drawCases, specDigest, type KeptKind } from "../core/structures/kept.fixture";
 import { KEPT_JOBS, papersOf } from "../core/jigs/kept.fixture";
-import { KIND_IDS, kindOf } from "../core/structures/registry";
+import { KIND_IDS, framerOf } from "../core/structures/registry";
 
 const FILE = "core/structures/kept.json";
 /** How many of each kind; of buildings, which have the most to them, more. */
@@ -15,7 +15,7 @@ const count = (id: string): number => (id === "building" ? 70 : 32);
 const before = (existsSync(FILE) ? JSON.parse(readFileSync(FILE, "utf8")) : {}) as Record<string, KeptKind>;
 const after: Record<string, KeptKind> = {};
 for (const id of KIND_IDS.filter((k) => k !== "traced")) {
-  const kind = kindOf(id);
+  const kind = framerOf(id);
   const old = before[id];
   const cases = (old?.cases ?? drawCases(kind, count(id))).map((c) => ({
     ...c,

@@ -1,5 +1,5 @@
 /** Puts the demo jobs on the shelf, once: a shelf that somebody has cleared stays clear. */
-import "reflect-metadata";
+import "../core/reflected";
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { dataDir, db } from "../app/data/db.server";

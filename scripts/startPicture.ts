@@ -1,4 +1,4 @@
-import "reflect-metadata";
+import "../core/reflected";
 import { THUMBNAIL } from "../core/drawing";
 import { designOf, emptyJob, jobPicture, newStructure } from "../core/job";
 

@@ -1,11 +1,11 @@
 import { produce, type Draft } from "immer";
-import { createContext, use, useCallback, useContext, useMemo, useRef, useState, type ReactNode } from "react";
+import { createContext, use, useCallback, useContext, useEffect, useMemo, useReducer, useRef, useState, type ReactNode } from "react"; // prettier-ignore
+import { useLocation } from "react-router";
 import { toast } from "sonner";
 import type { Finding } from "core/checks";
 import {
   designOf,
   issuedMarks,
-  issueOf,
   benchOf,
   paramProblems,
   type CutStatus,
@@ -16,11 +16,11 @@ import {
 } from "core/job";
 import { diff, type Patch } from "core/keeping";
 import { tellIn, type Units } from "core/units";
-import { kindsAtHand, loadKinds } from "core/structures";
+import { facesAtHand, kindsAtHand, loadFaces, loadKinds } from "core/structures";
 import type { JobState } from "~/data/jobs.server";
 import type { Ask } from "~/workers/heldDesigns";
 import type { NextStep } from "~/ui/nextStep";
-import { AWAY_FROM, newAsk } from "./framer";
+import { AWAY_FROM, askLooker, newAsk } from "./framer";
 import { useReport, useStatuses } from "./useReport";
 import { newEntryId, useKeeping, type KeepingApi } from "./useKeeping";
 
@@ -31,8 +31,10 @@ export interface JobApi {
   readonly id: string;
   readonly doc: JobDoc;
   readonly design: Design;
-  /** The frame is large and was not made here: a worker makes it and answers what is asked with `ask`; what `design` computes would hold the page. */
+  /** The frame was not made here, since it is large or what makes it is not loaded: a worker makes it and answers what is asked with `ask`; what `design` computes would hold the page. */
   readonly away: boolean;
+  /** Does something that needs frames: at once, or as soon as what makes them is loaded. */
+  whenFramed(act: () => void): void;
   readonly ask: Ask;
   readonly findings: readonly Finding[];
   /** The findings are those of an earlier state: the check of this one is under way. */
@@ -62,7 +64,7 @@ export interface JobApi {
   readonly revision: number;
   /** Settles when all is kept; answers whether that came within a few seconds. */
   whenKept(): Promise<boolean>;
-  /** Notes a print, a cut, or a cut taken back: it stands at once and is kept like an edit. */
+  /** Notes a print, a cut, or a cut taken back: it stands as soon as a worker has frozen the design for it, and is kept like an edit. */
   addIssue(kind: Issue["kind"], sticks?: readonly string[]): void;
   /** The stick that is pointed at; stays from stage to stage. */
   readonly selected: string | undefined;
@@ -78,14 +80,26 @@ export function useJob(): JobApi {
   return api;
 }
 
+const kindsOf = (doc: JobDoc): string[] => [...new Set(doc.structures.map((s) => s.kind))].sort();
 const underWay = new Map<string, Promise<void>>();
-/** Waits until the kinds of a job's structures are loaded: the nearest Suspense shows what it has until then. */
-export function useKinds(doc: JobDoc): void {
-  const ids = doc.structures.map((s) => s.kind);
-  if (kindsAtHand(ids)) return;
-  const key = [...new Set(ids)].sort().join(" ");
-  if (!underWay.has(key)) underWay.set(key, loadKinds(ids));
+/** Waits until something is loaded, once for everybody who asks by the same key: the nearest Suspense shows what it has until then. */
+function useLoaded(key: string, atHand: boolean, load: () => Promise<void>): void {
+  if (atHand) return;
+  if (!underWay.has(key)) underWay.set(key, load());
   use(underWay.get(key)!);
+}
+/** Waits until all of the kinds of a job is loaded, what makes their sticks too. */
+export function useFrames(doc: JobDoc): void {
+  const ids = kindsOf(doc);
+  useLoaded(ids.join(" "), kindsAtHand(ids), () => loadKinds(ids));
+}
+/** Waits for what the stage needs of the kinds of a job: on the Framing stage sticks come from a worker first. */
+export function useKinds(doc: JobDoc): void {
+  const ids = kindsOf(doc);
+  const shows = useLocation().pathname.split("/")[3] === "framing";
+  useLoaded(shows ? `faces ${ids.join(" ")}` : ids.join(" "), shows ? facesAtHand(ids) : kindsAtHand(ids), () =>
+    shows ? loadFaces(ids) : loadKinds(ids),
+  );
 }
 
 function problems(before: JobDoc, after: JobDoc): string[] {
@@ -165,21 +179,38 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const ask = useMemo(() => newAsk(shown, marks), [shown, marks]);
   const settledAsk = useMemo(() => (shown === doc ? ask : newAsk(doc, marks)), [shown, doc, ask, marks]);
   const { units } = shown.brief;
-  // how large a frame is shows once it is made: the first is made here, those after it where its size asks for
+  // how large a frame is shows once it is made: the first is made here where that can be, those after it where its size asks for
   const known = useRef(0);
-  const away = known.current > AWAY_FROM && !design.structures.every((s) => s.framed);
+  const framesHere = kindsAtHand(kindsOf(shown)) && kindsAtHand(kindsOf(doc));
+  const away = !framesHere || (known.current > AWAY_FROM && !design.structures.every((s) => s.framed));
   if (!away) known.current = design.structures.reduce((n, s) => n + s.resolved.sticks.length, 0);
-  const { report, checking } = useReport(settledAsk, settled, issues, known.current);
+  const { report, checking } = useReport(settledAsk, issues, !framesHere || known.current > AWAY_FROM);
   if (away && report && !checking) known.current = report.sticks;
+  const [, loadedMore] = useReducer((n: number) => n + 1, 0);
+  const whenFramed = useCallback(
+    (then: () => void) => {
+      const ids = kindsOf(doc);
+      if (kindsAtHand(ids)) then();
+      else void loadKinds(ids).then(() => (loadedMore(), then()), () => undefined); // prettier-ignore
+    },
+    [doc],
+  );
+  // what makes sticks comes once the page has said what it has to say
+  useEffect(() => {
+    if (report && !framesHere) whenFramed(() => undefined);
+  }, [report, framesHere, whenFramed]);
   const found = useMemo(() => report?.findings.map((f) => told(f, units)) ?? [], [report, units]);
   const all = useStatuses(settledAsk, settled, issues, away);
   const statuses = useMemo(() => all.map((s) => ({ ...s, words: tellIn(s.words, units) })), [all, units]);
   const addIssue = useCallback(
     (kind: Issue["kind"], sticks?: readonly string[]) => {
-      const event = issueOf(settled, kind, newEntryId(), new Date().toISOString(), sticks);
-      act({ do: "event", id: event.id, event });
+      const id = newEntryId();
+      void askLooker((w) => w.issue(settledAsk, kind, id, new Date().toISOString(), sticks)).then(
+        (event) => act({ do: "event", id, event }),
+        (e: unknown) => toast.error(`This could not be noted: ${(e as Error).message}. Try it again.`),
+      );
     },
-    [act, settled],
+    [act, settledAsk],
   );
   const { theirs } = state;
   const api: JobApi = {
@@ -187,6 +218,7 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     doc: shown,
     design,
     away,
+    whenFramed,
     ask,
     findings: found,
     checking,

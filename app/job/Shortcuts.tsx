@@ -1,9 +1,9 @@
-import { useEffect, useRef, useState } from "react";
+import { Suspense, useEffect, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { toast } from "sonner";
 import { Modal } from "~/ui/Modal";
 import { STAGES } from "~/ui/StageLine";
-import { useJob } from "./JobContext";
+import { useFrames, useJob } from "./JobContext";
 
 const KEYS: readonly (readonly [string, string])[] = [
   ["1–8", "Go to a stage, Shelf to Bench"],
@@ -79,10 +79,12 @@ export function Shortcuts() {
         );
       if (e.key === "Escape") return j.select(undefined);
       if (e.key === "[" || e.key === "]") {
-        const pieces = j.design.pieces;
-        const at = pieces.findIndex((p) => p.sticks.includes(j.selected ?? ""));
-        const next = pieces[(at + (e.key === "]" ? 1 : -1) + pieces.length) % pieces.length];
-        return j.select(next?.sticks[0]);
+        return j.whenFramed(() => {
+          const pieces = j.design.pieces;
+          const at = pieces.findIndex((p) => p.sticks.includes(j.selected ?? ""));
+          const next = pieces[(at + (e.key === "]" ? 1 : -1) + pieces.length) % pieces.length];
+          j.select(next?.sticks[0]);
+        });
       }
       window.dispatchEvent(new CustomEvent(BOARD_KEY, { detail: e.key.toLowerCase() }));
     };
@@ -116,14 +118,17 @@ export function Shortcuts() {
         </label>
       </Modal>
       <Modal open={find} onClose={() => setFind(false)} title="Find a piece">
-        <Finder done={() => setFind(false)} />
+        <Suspense fallback={null}>
+          <Finder done={() => setFind(false)} />
+        </Suspense>
       </Modal>
     </>
   );
 }
 
 function Finder({ done }: { done: () => void }) {
-  const { design, select } = useJob();
+  const { design, doc, select } = useJob();
+  useFrames(doc);
   const [text, setText] = useState("");
   const words = text.trim().toLowerCase();
   const hits = design.pieces.filter(

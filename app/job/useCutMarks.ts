@@ -18,7 +18,7 @@ export function useCutMarks(): {
   mark(sticks: readonly string[]): void;
   takeBack(sticks: readonly string[]): void;
 } {
-  const { addIssue, design, statuses } = useJob();
+  const { addIssue, design, statuses, whenFramed } = useJob();
   const words = useCallback(
     (sticks: readonly string[]) => {
       const markOf = new Map<string, string>(statuses.map((s) => [s.stick, s.mark]));
@@ -31,25 +31,29 @@ export function useCutMarks(): {
     (sticks: readonly string[]) => {
       if (sticks.length === 0) return;
       addIssue("cut", sticks);
-      toast(`Marked as cut: ${words(sticks)}`, {
-        id: "cut",
-        duration: 10_000,
-        action: { label: "Undo", onClick: () => addIssue("uncut", sticks) },
-      });
+      whenFramed(() =>
+        toast(`Marked as cut: ${words(sticks)}`, {
+          id: "cut",
+          duration: 10_000,
+          action: { label: "Undo", onClick: () => addIssue("uncut", sticks) },
+        }),
+      );
     },
-    [addIssue, words],
+    [addIssue, words, whenFramed],
   );
   const takeBack = useCallback(
     (sticks: readonly string[]) => {
       if (sticks.length === 0) return;
       addIssue("uncut", sticks);
-      toast(`Not cut after all: ${words(sticks)}`, {
-        id: "cut",
-        duration: 10_000,
-        action: { label: "Undo", onClick: () => addIssue("cut", sticks) },
-      });
+      whenFramed(() =>
+        toast(`Not cut after all: ${words(sticks)}`, {
+          id: "cut",
+          duration: 10_000,
+          action: { label: "Undo", onClick: () => addIssue("cut", sticks) },
+        }),
+      );
     },
-    [addIssue, words],
+    [addIssue, words, whenFramed],
   );
   return { mark, takeBack };
 }

@@ -1,28 +1,22 @@
 import { useMemo } from "react";
 import { cutStatuses, type CutStatus, type Design, type Issue } from "core/job";
 import type { Ask } from "~/workers/heldDesigns";
-import { AWAY_FROM, askChecker, askLooker } from "./framer";
-import { reportOf, type Report } from "./report";
+import { askChecker, askLooker } from "./framer";
+import type { Report } from "./report";
 import { useAnswer } from "./useAnswer";
 
 /** A pause after the last edit before a large frame is checked, ms: a run of edits is checked once. */
 const PAUSE = 400;
 
-/** What is said of a job as it is kept: at once for small frames, else from a worker, and until that comes what was said before. */
+/** What is said of a job as it is kept: it comes from a worker, and until it does it is what was said before. */
 export function useReport(
   ask: Ask,
-  design: Design,
   issues: readonly Issue[],
-  size: number,
+  large: boolean,
 ): { readonly report: Report | undefined; readonly checking: boolean } {
-  const large = size > AWAY_FROM;
-  const now = useMemo(() => (large ? undefined : reportOf(design, issues)), [design, issues, large]);
-  const request = useMemo(
-    () => (large ? () => askChecker((w) => w.report(ask, issues)) : undefined),
-    [ask, issues, large],
-  );
-  const { answer, fresh } = useAnswer<Report>(request, PAUSE);
-  return { report: now ?? answer, checking: !fresh };
+  const request = useMemo(() => () => askChecker((w) => w.report(ask, issues)), [ask, issues]);
+  const { answer, fresh } = useAnswer<Report>(request, large ? PAUSE : 0);
+  return { report: answer, checking: !fresh };
 }
 
 /** How the sticks that were cut stand to the design: here where it is framed, else from the worker. */

@@ -28,19 +28,19 @@ export function Findings({ only }: { only?: (f: Finding) => boolean }) {
     <section aria-label="Findings">
       <div className="flex items-baseline justify-between gap-2">
         <h2 className="label">Findings</h2>
+        {checking && (
+          <p className="late text-[15px] text-ink-2" role="status">
+            Checking every joint …
+          </p>
+        )}
         {shown.length > 0 && (
           <button className="link min-h-6 text-[14px]" onClick={() => void print()}>
             Print them (PDF)
           </button>
         )}
       </div>
-      {checking && (
-        <p className="mt-1 text-[15px] text-ink-2" role="status">
-          Checking every joint …
-        </p>
-      )}
-      {open.length === 0 && !checking && (
-        <p className="mt-1 text-[15px]">
+      {open.length === 0 && (
+        <p className={`mt-1 text-[15px] ${checking ? "invisible" : ""}`}>
           <span className="font-semibold text-verdigris">✓ Nothing to object to.</span>
         </p>
       )}
@@ -74,6 +74,11 @@ function Row({ f }: { f: Finding }) {
     if (r.do === "set") return void job.edit(r.label, setParam(f.structure!, r.param, r.value));
     job.edit(r.label, (d) => {
       const s = d.structures.find((x) => x.id === f.structure)!;
+      if (r.do === "move") {
+        s.place!.x += r.by[0];
+        s.place!.y += r.by[1];
+        return;
+      }
       const { overrides } = chosenVariant(s);
       for (const path of r.paths)
         if (r.do === "splice") overrides[path] = { ...overrides[path], splice: true };

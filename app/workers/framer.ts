@@ -1,8 +1,8 @@
 import { transfer } from "comlink";
 import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
-import { cutStatuses, jobPicture, lookAt, type CutStatus, type Issue, type JobDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
-import { loadKinds } from "core/structures";
+import { cutStatuses, issueOf, jobPicture, lookAt, type CutStatus, type Issue, type JobDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import { framerOf, loadKinds } from "core/structures";
 import { reportOf, type Report } from "~/job/report";
 import { ticketOf, type TicketFacts } from "~/job/ticketFacts";
 import { designFor, type Ask } from "./heldDesigns";
@@ -11,6 +11,8 @@ export type PackedLook = Omit<Look, "shown"> & { readonly shown: PackedSeen };
 
 /** What takes too long on the main thread for a large frame: laying it out, and looking at every pair of its sticks. */
 export const framer = {
+  /** Fetches what frames these kinds, ahead of the first question. */
+  load: (kinds: readonly string[]): Promise<void> => loadKinds(kinds),
   /** A structure as it is looked at. */
   async look(ask: Ask, structure: string, at: LookAt): Promise<PackedLook> {
     const design = (await designFor(ask)).structures.find((s) => s.structure.id === structure)!;
@@ -21,11 +23,14 @@ export const framer = {
   report: async (ask: Ask, issues: readonly Issue[]): Promise<Report> => reportOf(await designFor(ask), issues),
   statuses: async (ask: Ask, issues: readonly Issue[]): Promise<readonly CutStatus[]> =>
     cutStatuses(await designFor(ask), issues),
+  /** A print, a cut or a cut taken back, with all that it freezes of the design. */
+  issue: async (ask: Ask, kind: Issue["kind"], id: string, at: string, sticks?: readonly string[]): Promise<Issue> =>
+    issueOf(await designFor(ask), kind, id, at, sticks),
   ticket: async (ask: Ask, stick: string): Promise<TicketFacts | undefined> => ticketOf(await designFor(ask), stick),
   /** How many sticks of a structure are left out as unseen. */
   async unseen(ask: Ask, structure: string): Promise<number> {
     const s = (await designFor(ask)).structures.find((x) => x.structure.id === structure);
-    return s?.kind.unseen?.(s.variant.params, s.context) ?? 0;
+    return s ? (framerOf(s.kind.id).unseen?.(s.variant.params, s.context) ?? 0) : 0;
   },
   async compare(doc: JobDoc, structure: string): Promise<readonly Comparison[]> {
     await loadKinds(doc.structures.map((s) => s.kind));

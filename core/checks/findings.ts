@@ -18,6 +18,7 @@ import { longestStick, whereWords, type Design, type StructureDesign } from "../
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
 import { drawingNotes, measuredAnew } from "./drawingNotes";
 import { longSheets } from "./longSheets";
+import { neighbours } from "./neighbours";
 import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
 import { spotFindings } from "./spotFindings";
@@ -43,6 +44,8 @@ export interface Finding {
 export type Remedy =
   | { readonly label: string; readonly do: "set"; readonly param: string; readonly value: unknown }
   | { readonly label: string; readonly do: "stock"; readonly nominal: string }
+  /** Moves a structure in the plan, model mm. */
+  | { readonly label: string; readonly do: "move"; readonly by: Vec2 }
   /** Takes changes to sticks back, or splices them: all that are alike at once, by their paths within the structure. */
   | { readonly label: string; readonly do: "restore" | "splice"; readonly paths: readonly string[] };
 
@@ -63,6 +66,7 @@ export function findings(d: Design): Finding[] {
     ...drawingNotes(d),
     ...measuredAnew(d),
     ...viewLines(d),
+    ...neighbours(d),
   ];
   const order: Level[] = ["fault", "warning", "remark"];
   return all

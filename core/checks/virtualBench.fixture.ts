@@ -2,7 +2,7 @@ import { onPiece, pieceShape, type Resolved } from "../frame";
 import { boundsOf, convexOf, cornersOf, type Solid, type Vec3 } from "../geometry";
 import { cutTable, designOf, emptyJob, newStructure, type Design } from "../job";
 import { contextOf, valuesFrom, type Bench } from "../structures/fromSpec.fixture";
-import { kindOf } from "../structures";
+import { framerOf } from "../structures";
 import { scaleOf } from "../units";
 import { cutAsListed, differenceOf } from "./virtualBench";
 
@@ -94,7 +94,7 @@ export function notAsListed(d: Design, within = 0.02): string[] {
 
 /** A structure from what its kind's spec offers as a job of its own. Undefined where it is refused. */
 export function jobFromSpec(kindId: string, seed: number): Design | undefined {
-  const kind = kindOf(kindId);
+  const kind = framerOf(kindId);
   const { params, bench } = valuesFrom(kind, seed);
   if (kind.check(params, contextOf(bench)).length > 0) return undefined;
   const d = designOf(jobOn(bench, kindId, params));

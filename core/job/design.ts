@@ -1,6 +1,6 @@
 import { emptyFrame, nominalOf, piecesOf, resolve, type IssuedMark, type Piece, type ResolvedFrame } from "../frame";
 import { catalogue, chooseStock, parseNominal, type Match } from "../lumber";
-import { kindOf, type Context, type Params, type StructureKind } from "../structures";
+import { framerOf, kindOf, type Context, type KindFace, type Params } from "../structures";
 import { scaleOf, type Scale } from "../units";
 import { chosenVariant } from "./chosenVariant";
 import type { JobDoc, StructureDoc, VariantDoc } from "./document";
@@ -10,7 +10,7 @@ import { applyOverrides } from "./overrides";
 export interface StructureDesign {
   readonly structure: StructureDoc;
   readonly variant: VariantDoc;
-  readonly kind: StructureKind;
+  readonly kind: KindFace;
   readonly context: Context;
   readonly resolved: ResolvedFrame;
   /** Why it could not be framed; then `resolved` is empty. */
@@ -58,16 +58,18 @@ export function benchOf(doc: JobDoc, structure: string): Context {
 
 /** Frames one variant of a structure. A fault is an outcome, not an exception, so that one broken structure leaves the others whole. */
 function frameVariant(
-  kind: StructureKind,
+  kind: KindFace,
   structure: StructureDoc,
   variant: VariantDoc,
   context: Context,
   longest: (stock: string) => number,
 ): Framed {
+  // outside of what is caught: a kind that was not loaded is no fault of the values
+  const { frame: sticksOf } = framerOf(kind.id);
   try {
     const said = kind.check(variant.params as Params, context);
     if (said.length > 0) return { resolved: NOTHING, fault: said.join(" "), parked: [] };
-    const raw = kind.frame(variant.params as Params, context);
+    const raw = sticksOf(variant.params as Params, context);
     const { frame, parked } = applyOverrides(raw, structure.id, variant.overrides, longest);
     return { resolved: resolve(frame), parked };
   } catch (e) {
@@ -85,7 +87,7 @@ class LazyStructure implements StructureDesign {
   constructor(
     readonly structure: StructureDoc,
     readonly variant: VariantDoc,
-    readonly kind: StructureKind,
+    readonly kind: KindFace,
     readonly context: Context,
     private readonly made: Once<Framed>,
   ) {}

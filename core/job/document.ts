@@ -1,4 +1,4 @@
-import "reflect-metadata";
+import "../reflected";
 import { Type } from "class-transformer";
 import {
   ArrayMaxSize,
@@ -181,12 +181,21 @@ export class VariantDoc {
   /** By member path within the structure: "bent/story1/sway/front". */
   @IsObject() overrides!: Record<string, OverrideDoc>;
 }
+/** Where a structure stands in the plan of the job: its origin and height, model mm, and its turn counter-clockwise, degrees. */
+export class PlaceDoc {
+  @IsNumber(finite) @Min(-1e5) @Max(1e5) x!: number;
+  @IsNumber(finite) @Min(-1e5) @Max(1e5) y!: number;
+  @IsNumber(finite) @Min(-1e4) @Max(1e4) z!: number;
+  @IsNumber(finite) @Min(-360) @Max(360) turn!: number;
+}
 export class StructureDoc {
   @id() id!: string;
   @text(60) kind!: string;
   @text(120) name!: string;
   @id() chosen!: string;
   @many(50) @ArrayMinSize(1) @Type(() => VariantDoc) variants!: VariantDoc[];
+  /** Left out while it has no place in the plan. */
+  @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => PlaceDoc) place?: PlaceDoc;
 }
 export class StockChoiceDoc {
   @text(60) item!: string;

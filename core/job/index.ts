@@ -10,6 +10,7 @@ export { paramProblems } from "./params";
 export * from "./read";
 export * from "./create";
 export * from "./design";
+export * from "./freeze";
 export * from "./issue";
 export * from "./issueDoc";
 export * from "./progress";

@@ -1,4 +1,4 @@
-import "reflect-metadata";
+import "../reflected";
 import { plainToInstance, Type } from "class-transformer";
 import { ArrayMaxSize, IsArray, IsIn, IsInt, IsObject, IsString, Matches, Max, MaxLength, Min, ValidateBy, ValidateNested, validateSync, IsNumber } from "class-validator"; // prettier-ignore
 import { finite, many, text } from "../structures/fields";

@@ -1,4 +1,4 @@
-import type { Params, StructureKind } from "./kind";
+import type { Params, KindFace } from "./kind";
 import { paramAt, printParam, valueAt, withValue } from "./spec";
 
 /** Parameters with one changed, and what had to go along with it in words; empty when nothing had. */
@@ -11,7 +11,7 @@ export interface Changed {
  * Changes one parameter. Where the kind knows that others have to go along (a door made a window gets a sill), and the
  * change alone would be refused or leave them meaningless, they are changed with it.
  */
-export function changeParam(kind: StructureKind, params: Params, path: string, value: unknown): Changed {
+export function changeParam(kind: KindFace, params: Params, path: string, value: unknown): Changed {
   const plain = withValue(params, path, value);
   const followed = kind.follow?.(plain, path);
   if (!followed || followed === plain) return { params: plain, along: "" };

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import "./all";
 import { contextOf, valuesFrom } from "./fromSpec.fixture";
-import { KIND_IDS, kindOf } from "./registry";
+import { KIND_IDS, framerOf } from "./registry";
 import { faultsOf } from "./sound.fixture";
 
 const SEED = 7_700_000;
@@ -10,7 +10,7 @@ const COUNT = 70;
 describe(`every kind over what its spec offers, in every scale, milling and series (from ${SEED})`, () => {
   for (const id of KIND_IDS.filter((k) => k !== "traced"))
     it(`${id}: is sound, or refused in a sentence`, { timeout: 120_000 }, () => {
-      const kind = kindOf(id);
+      const kind = framerOf(id);
       let [framed, refused] = [0, 0];
       for (let i = 0; i < COUNT; i++) {
         const { params, bench } = valuesFrom(kind, SEED + i);

@@ -2,7 +2,7 @@ import { expect } from "vitest";
 import type { Resolved } from "../frame";
 import { areaOf, type Vec3 } from "../geometry";
 import { feet, inches, toModel } from "../units";
-import { kindOf } from "./registry";
+import { framerOf } from "./registry";
 import { faultsOf, fullSawn } from "./sound.fixture";
 
 export const ctx = fullSawn();
@@ -12,7 +12,7 @@ export const INCH = toModel(ctx.scale, inches(1));
 
 /** The sticks of a structure that is accepted and sound, full-sawn, and how to ask for them. */
 export function made(kind: string, over: Record<string, unknown>) {
-  const k = kindOf(kind);
+  const k = framerOf(kind);
   const params = { ...k.initial(), ...over };
   expect(k.check(params, ctx)).toEqual([]);
   const { faults, resolved } = faultsOf(k.frame(params, ctx));

@@ -72,6 +72,28 @@ export interface ViewLine {
   readonly words: string;
 }
 
+/** A wall as a neighbour meets it, in its structure's own axes, model mm: its outermost face from the left end seen from outside. */
+export interface OuterWall {
+  /** In words: "front wall". */
+  readonly name: string;
+  /** Its foot at the left end. */
+  readonly from: Vec3;
+  /** Level directions: to its right end, and out of it. */
+  readonly along: Vec3;
+  readonly out: Vec3;
+  readonly length: number;
+  readonly height: number;
+  /** Openings by their places from the left end and over the foot. */
+  readonly openings: readonly {
+    readonly name: string;
+    readonly door: boolean;
+    readonly from: number;
+    readonly to: number;
+    readonly sill: number;
+    readonly head: number;
+  }[];
+}
+
 /** Something that is put together by itself before it is joined: its sticks, and the directions to the right, up and towards the eye as it lies on the bench. */
 export interface Build {
   readonly id: string;
@@ -81,8 +103,8 @@ export interface Build {
   readonly up: Vec3;
   readonly eye: Vec3;
 }
-/** A table of forces; the ground drawn on its side; a copy fitted into a spot; members traced on a drawing in place of parameters. */
-export type Offer = "forces" | "ground" | "fit" | "trace";
+/** A table of forces; the ground drawn on its side; a copy fitted into a spot; members traced on a drawing in place of parameters; a count of what is left out because nobody sees it. */
+export type Offer = "forces" | "ground" | "fit" | "trace" | "unseen";
 /** A kind of structure: all that the rest of Cardo asks of one. Parameters are prototype mm, frames model mm. */
 export interface StructureKind {
   readonly id: string;
@@ -121,6 +143,8 @@ export interface StructureKind {
   notes?(params: Params, noted: Noted): readonly Remark[];
   /** Where it is looked at from, and what it must not hide. */
   viewLine?(params: Params, context: Context): ViewLine | undefined;
+  /** The walls that look outside. */
+  outerWalls?(params: Params, context: Context): readonly OuterWall[];
   /** A row of its own to add to one of its tables, where a place along a wall is not what tells rows apart. */
   newRow?(params: Params, path: string): Params | undefined;
   /** What of the parameters a stick belongs to: groups by their names, rows of tables by their paths ("openings.2"). */
@@ -135,4 +159,6 @@ export interface StructureKind {
   /** A line of words: "Framed bent, 4 posts, 2 stories". */
   describe(params: Params): string;
 }
+/** All of a kind but what makes its sticks, which can be large: enough for a screen that shows frames made elsewhere. */
+export type KindFace = Omit<StructureKind, "frame" | "unseen">;
 export type Params = Readonly<Record<string, unknown>>;

@@ -1,12 +1,12 @@
 import { feet, MM_PER_INCH } from "../units";
-import type { Params, StructureKind } from "./kind";
+import type { Params, KindFace } from "./kind";
 import { paramAt, valueAt, withValue, type Row, type TableParam } from "./spec";
 
 /**
  * A row that could be added to a table parameter: its columns' defaults, or the last row moved along until the kind's
  * check has nothing more to say than before, made smaller if need be; where there is no such place, the one it says least of. Errors: a path that is no table.
  */
-export function newRow(kind: StructureKind, params: Params, path: string): Row {
+export function newRow(kind: KindFace, params: Params, path: string): Row {
   const spec = paramAt(kind.spec, path);
   if (spec?.type !== "table") throw new Error(`“${path}” is no table.`);
   const own = kind.newRow?.(params, path);

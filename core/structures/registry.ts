@@ -1,4 +1,4 @@
-import type { StructureKind } from "./kind";
+import type { KindFace, StructureKind } from "./kind";
 
 /**
  * Every kind of structure Cardo can frame: a new kind is one more line here. Each is loaded when a job needs it, so that a
@@ -14,7 +14,13 @@ const LOADERS = {
 } as const satisfies Readonly<Record<string, () => Promise<StructureKind>>>;
 export const KIND_IDS = Object.keys(LOADERS);
 
+/** Faces of kinds whose frames weigh enough to be loaded apart from them. */
+const FACES: Readonly<Partial<Record<string, () => Promise<KindFace>>>> = {
+  building: async () => (await import("./building/face")).buildingFace,
+};
+
 const loaded = new Map<string, StructureKind>();
+const faces = new Map<string, KindFace>();
 const isKnown = (id: string): id is keyof typeof LOADERS => Object.hasOwn(LOADERS, id);
 
 /** Makes a kind known without loading it. */
@@ -25,8 +31,20 @@ export const kindsAtHand = (ids: readonly string[]): boolean => ids.every((id) =
 export async function loadKinds(ids: readonly string[]): Promise<void> {
   for (const id of new Set(ids)) if (isKnown(id) && !loaded.has(id)) registerKind(await LOADERS[id]());
 }
-/** The kind of that id. Errors: an id nobody registered, or a kind that was not loaded. */
-export function kindOf(id: string): StructureKind {
+/** Whether the faces of these kinds are at hand. */
+export const facesAtHand = (ids: readonly string[]): boolean => ids.every((id) => faces.has(id) || kindsAtHand([id]));
+/** Loads what a screen needs of these kinds: their faces, of those without one the whole. */
+export async function loadFaces(ids: readonly string[]): Promise<void> {
+  const todo = [...new Set(ids)].filter((id) => !facesAtHand([id]));
+  await Promise.all([
+    loadKinds(todo.filter((id) => !FACES[id])),
+    ...todo.map(async (id) => FACES[id] && faces.set(id, await FACES[id]())),
+  ]);
+}
+/** The kind of that id, or its face where that alone was loaded. Errors: an id nobody registered, or a kind that was not loaded. */
+export const kindOf = (id: string): KindFace => loaded.get(id) ?? faces.get(id) ?? framerOf(id);
+/** The whole kind of that id, with what makes its sticks. Errors: an id nobody registered, or a kind that was not loaded. */
+export function framerOf(id: string): StructureKind {
   const k = loaded.get(id);
   if (k) return k;
   if (isKnown(id)) throw new Error(`The kind “${id}” was not loaded before it was asked for.`);

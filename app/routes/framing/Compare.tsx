@@ -5,12 +5,13 @@ import { designVariant, type StructureDoc } from "core/job";
 import { kindOf } from "core/structures";
 import { printNumber, tellIn } from "core/units";
 import { askChecker } from "~/job/framer";
-import { useJob } from "~/job/JobContext";
+import { useFrames, useJob } from "~/job/JobContext";
 import { TextField } from "~/ui/Fields";
 
 /** The variants of a structure side by side at one scale, with their figures; one is chosen, and why is kept. */
 export default function Compare({ structure: s, close }: { structure: StructureDoc; close: () => void }) {
   const job = useJob();
+  useFrames(job.doc);
   const { units } = job.doc.brief;
   const [figures, setFigures] = useState<readonly Comparison[]>();
   const home = kindOf(s.kind).home;

@@ -50,7 +50,7 @@ export function VariantBar({
       toast.error("The spot is not measured: write its length and depth on the Brief first.");
       return;
     }
-    const { compressBuilding } = await import("core/structures/building");
+    const { compressBuilding } = await import("core/structures/building/compress");
     const made = compressBuilding(v.params as unknown as BuildingValues, {
       length: spotLength * scale.ratio,
       depth: spotDepth * scale.ratio,

@@ -3,7 +3,7 @@ import { ChevronDownIcon } from "@heroicons/react/20/solid";
 import { lazy, Suspense, useMemo, useState } from "react";
 import { toast } from "sonner";
 import { boundsOfShown, type Seen, type View } from "core/drawing";
-import { scaleOfDrawing, sticksOf } from "core/job";
+import { scaleOfDrawing } from "core/job";
 import { fromPixel } from "core/prototype";
 import { kindOf, paramAt, printParam, type Dimension } from "core/structures";
 import { model, printMm, printModel, tellIn } from "core/units";
@@ -15,6 +15,7 @@ import { PictureTiles } from "~/board/PictureTiles";
 import { Rule } from "~/board/Rule";
 import { ROLE_LEGEND, Sticks } from "~/board/Sticks";
 import { Ticket } from "~/board/Ticket";
+import { LastPicture } from "~/job/LastPicture";
 import { useJob } from "~/job/JobContext";
 import { useTicket } from "~/job/useTicket";
 import { Figure, useUnits } from "~/job/units";
@@ -37,7 +38,7 @@ import { PartMenu, useBuilds } from "./PartMenu";
 import { useLook } from "./useLook";
 import { useUnseen } from "./useUnseen";
 
-const Space = lazy(() => import("./space/Space"));
+const Space = lazy(() => import("./space/SpaceOf"));
 const ForcesPanel = lazy(() => import("./Forces"));
 const Compare = lazy(() => import("./Compare"));
 
@@ -100,7 +101,13 @@ export default function Framing() {
   const under = drawing?.under.find((u) => u.structure === structureId && u.view === view);
   const sheetScale = drawing && scaleOfDrawing(drawing);
   const lines = useLines(drawing?.lines?.hash);
-  if (!design || !wanted) return <FramingStart />;
+  if (!wanted) return <FramingStart />;
+  if (!design)
+    return (
+      <div aria-busy className="grid h-full place-items-center">
+        <LastPicture />
+      </div>
+    );
   if (comparing && design.structure.variants.length > 1)
     return (
       <Suspense fallback={<p className="p-8 text-ink-2">Setting them side by side …</p>}>
@@ -150,12 +157,7 @@ export default function Framing() {
         <div className="stage-main relative flex min-w-0 flex-1">
           {inSpace ? (
             <Suspense fallback={<p className="m-auto text-ink-2">Setting it up in space …</p>}>
-              <Space
-                name={s.name}
-                sticks={sticksOf(design.resolved.sticks, undefined, bare)}
-                selected={job.selected}
-                select={job.select}
-              />
+              <Space design={design} bare={bare} />
             </Suspense>
           ) : (
             <Board
@@ -265,7 +267,7 @@ export default function Framing() {
                     <DimensionLines placed={placeDimensions({ dims: seenDims, view: v, bounds, print })} />
                   )}
                   {view === "front" && <FindingMarks findings={placed} view={v} />}
-                  {show.marks && !large && !tint && <Marks shown={shown} hidden={hidden} view={v} />}
+                  {show.marks && !large && !tint && !job.away && <Marks shown={shown} hidden={hidden} view={v} />}
                   <GroundLine line={line2} view={v} />
                 </>
               )}

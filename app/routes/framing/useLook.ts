@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { unpackSeen, type View } from "core/drawing";
 import { lookAt, type Look, type LookAt, type StructureDesign } from "core/job";
+import { kindsAtHand } from "core/structures";
 import { useJob } from "~/job/JobContext";
 import { askLooker } from "~/job/framer";
 
@@ -21,14 +22,16 @@ export function useLook(
   build: string | undefined,
   bare: boolean,
 ): { readonly looked: Looked | undefined; readonly fresh: boolean } {
-  const { away: large, ask } = useJob();
+  const { away: elsewhere, whenFramed, ask } = useJob();
   const at = useMemo((): LookAt => ({ view, build, bare }), [view, build, bare]);
   const [late, setLate] = useState<Looked>();
   // a worker that fails leaves the page to make the picture itself
   const [failed, setFailed] = useState(false);
   const last = useRef<Looked>(undefined);
   const before = late ?? last.current;
-  const away = large && !failed && wanted !== undefined && before?.design.structure.id === wanted.structure.id;
+  // another structure is not shown under the picture of the one before, where that can be helped
+  const here = wanted && kindsAtHand([wanted.kind.id]) && before?.design.structure.id !== wanted.structure.id;
+  const away = elsewhere && !failed && wanted !== undefined && !here;
   const now = useMemo(
     () => (!wanted || away ? undefined : { design: wanted, at, look: lookAt(wanted, at) }),
     [wanted, at, away],
@@ -47,7 +50,7 @@ export function useLook(
       void askLooker((w) => w.look(ask, id, at))
         .then(
           (l) => setLate({ design: wanted, at, look: { ...l, shown: unpackSeen(l.shown) } }),
-          () => setFailed(true),
+          () => whenFramed(() => setFailed(true)),
         )
         .finally(() => {
           busy.current = false;
@@ -59,7 +62,7 @@ export function useLook(
     return () => {
       if (next.current === make) next.current = undefined;
     };
-  }, [away, wanted, ask, at]);
+  }, [away, wanted, ask, at, whenFramed]);
   const looked = now ?? before;
   return { looked, fresh: !away || (late?.design === wanted && late?.at === at) };
 }

@@ -10,7 +10,7 @@ const PAUSE = 400;
 /** How many sticks are left out as unseen, counted in the worker when the hand rests: it frames the structure once more. 0 while it is not known. */
 export function useUnseen(design: StructureDesign | undefined): number {
   const { ask } = useJob();
-  const id = design?.kind.unseen ? design.structure.id : undefined;
+  const id = design?.kind.offers?.includes("unseen") ? design.structure.id : undefined;
   const request = useMemo(
     // with everything in view it may not go together: then there is nothing to count against
     () => (id === undefined ? undefined : () => askChecker((w) => w.unseen(ask, id)).catch(() => 0)),

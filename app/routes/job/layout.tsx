@@ -4,6 +4,7 @@ import { JobError } from "core/job/error";
 import { ConflictDialog } from "~/job/ConflictDialog";
 import { AwayBanner, Header } from "~/job/Header";
 import { JobProvider, useKinds, useJob } from "~/job/JobContext";
+import { LastPicture } from "~/job/LastPicture";
 import { Shortcuts } from "~/job/Shortcuts";
 import { useCardPicture } from "~/job/useCardPicture";
 import { useProgress } from "~/job/useProgress";
@@ -34,12 +35,7 @@ export const shouldRevalidate = ({
 
 export default function JobLayout({ loaderData }: Route.ComponentProps) {
   const { job, drawn } = loaderData;
-  const before = (
-    <Before
-      name={job.confirmed.doc.name}
-      picture={drawn >= 0 ? `/jobs/${job.id}/card.svg?revision=${drawn}` : undefined}
-    />
-  );
+  const before = <Before name={job.confirmed.doc.name} />;
   // frames are made in the browser alone: the page comes with the last picture of the job
   if (!useInBrowser()) return before;
   return (
@@ -93,7 +89,7 @@ function Stage({ drawn }: { drawn: number }) {
 }
 
 /** The page before its script is there: which job it is, and how it looked last. */
-function Before({ name, picture }: { name: string; picture: string | undefined }) {
+function Before({ name }: { name: string }) {
   return (
     <div className="flex h-screen min-h-[600px] overflow-hidden">
       <StageLine />
@@ -102,11 +98,7 @@ function Before({ name, picture }: { name: string; picture: string | undefined }
           <h1 className="head truncate text-[25px] leading-none">{name}</h1>
         </header>
         <main id="main" aria-busy className="grid min-h-0 flex-1 place-items-center">
-          {picture ? (
-            <img src={picture} alt="" className="max-h-full max-w-full object-contain opacity-60" width={760} />
-          ) : (
-            <p className="text-ink-2">Setting it up …</p>
-          )}
+          <LastPicture />
         </main>
       </div>
     </div>

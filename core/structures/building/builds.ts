@@ -2,7 +2,7 @@ import { isCladding } from "./cladding/cladRoles";
 import type { Resolved } from "../../frame";
 import { cross, normalize, type Vec3 } from "../../geometry";
 import type { Build } from "../kind";
-import { baysOf } from "./bay/bay";
+import { baysOf } from "./bay/bayPlan";
 import { facetsOf, type Facet } from "./roof/facets";
 import { hasLoftFlight, hasTrusses } from "./plan/nominal";
 import { rootOf, type BuildingLayout, type Part } from "./plan/layout";

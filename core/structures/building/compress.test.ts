@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { feet, inches } from "../../units";
 import { values } from "./building.fixture";
-import { compressBuilding, footprint } from ".";
+import { compressBuilding, footprint } from "./compress";
 import { buildingCheck } from "./judgement/check";
 
 describe("fitting into the spot", () => {

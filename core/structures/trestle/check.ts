@@ -4,7 +4,7 @@ import { nominalMm, parseNominal } from "../../lumber";
 import type { Remark } from "../kind";
 import { bentSpec, type BentValues } from "./parameters";
 import { bentLayout, postAt } from "./layout";
-import { storyTooLow } from "./frame";
+import { storyTooLow } from "./swayRoom";
 import { unusual } from "../unusual";
 
 const fi = (mm: number): string => printFeetInches(mm);

@@ -1,5 +1,5 @@
 import { NEAR } from "../../../geometry";
-import type { Bay } from "./bay";
+import type { Bay } from "./bayPlan";
 import type { CladFace } from "../cladding/cladFace";
 import type { BuildingLayout, Wall } from "../plan/layout";
 

@@ -1,6 +1,6 @@
 import { planeAt } from "../../../geometry";
 import type { Builder } from "../../builder";
-import { bayPeak, baysOf } from "../bay/bay";
+import { bayPeak, baysOf } from "../bay/bayPlan";
 import { cheekOf } from "../roof/dormer";
 import { breakOf, upperSlope } from "../roof/facets";
 import { LEAST } from "./layBoard";

@@ -1,6 +1,6 @@
 import { dormersOf } from "../roof/dormer";
 import type { Builder } from "../../builder";
-import { baysOf } from "../bay/bay";
+import { baysOf } from "../bay/bayPlan";
 import { bayFace } from "../bay/bayFace";
 import { behindOf, type Behind } from "./behind";
 import { casings } from "../trim/casings";

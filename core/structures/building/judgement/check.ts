@@ -24,8 +24,8 @@ import { openingFaults } from "./openingFaults";
 import { realSizes } from "../plan/realSizes";
 import { hipFaults, overhangFaults, roofFaults } from "./roofFaults";
 import { buildingSpec, type BuildingValues } from "../parameters";
-import { loftFlight, loftHeadroom } from "../platform/stairs";
-import { standFaults } from "../floors/stand";
+import { loftFlight, loftHeadroom } from "../platform/loftFlight";
+import { standFaults } from "../floors/standBents";
 import { wingFaults } from "./wingFaults";
 
 /** Why a building's values cannot go together, a sentence each; empty when they can. Sizes are nominal; with a context what has to fit into a wall is judged by the stock chosen, too. */

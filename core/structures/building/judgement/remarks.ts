@@ -21,7 +21,7 @@ import { landingRemarks } from "../platform/landings";
 import { roomRemarks } from "../plan/rooms";
 import { realSizes } from "../plan/realSizes";
 import { buildingSpec, type BuildingValues } from "../parameters";
-import { loftFlight, loftHeadroom } from "../platform/stairs";
+import { loftFlight, loftHeadroom } from "../platform/loftFlight";
 import { buildingShown } from "../shown";
 
 /** Half a car's width and its height over the rail: AAR Plate C is 10 ft 8 in by 15 ft 6 in, from memory. */

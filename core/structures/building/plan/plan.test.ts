@@ -14,7 +14,7 @@ import { buildingLayout } from "./layout";
 import type { BuildingValues } from "../parameters";
 import { reachRemarks } from "../judgement/reach";
 import { buildingRemarks, carSwing } from "../judgement/remarks";
-import { loftFlight } from "../platform/stairs";
+import { loftFlight } from "../platform/loftFlight";
 import { unseenSticks } from "../unseen";
 
 const says = (over: Partial<BuildingValues>): string => buildingCheck(values(over)).join(" ");

@@ -1,4 +1,4 @@
-import { baysOf } from "../bay/bay";
+import { baysOf } from "../bay/bayPlan";
 import { dormersOf } from "../roof/dormer";
 import type { BuildingLayout, Part, Wall } from "./layout";
 import { monitorOf } from "../roof/monitor";

@@ -1,10 +1,10 @@
-import { nominalMm } from "../../../lumber";
 import { flight, type Flight } from "../../../carpentry";
 import type { Member } from "../../../frame";
 import { planeAt, type Vec3, ALIKE } from "../../../geometry";
 import { model, prototype, toPrototype } from "../../../units";
 import type { Builder } from "../../builder";
 import { hasLoftFlight } from "../plan/nominal";
+import { loftFlight } from "./loftFlight";
 import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout } from "../plan/layout";
 import { move, placed, quartersOf, type Local } from "../plan/place";
@@ -88,18 +88,6 @@ export function stairs(b: Builder, l: BuildingLayout): void {
     rail: false,
   });
 }
-/** The flight that stands in a loft's opening, prototype mm. */
-export const loftFlight = (v: BuildingLayout["v"]): Flight => flight(v.loftHeight, v.loftTread, v.loftRiser);
-/** What is left over the treads where they pass under the near edge of the loft's opening, prototype mm. Nominal sizes. */
-export function loftHeadroom(v: BuildingLayout["v"]): number {
-  const f = loftFlight(v);
-  // the treads that lie before the edge
-  const inside = Math.min(f.treads, Math.floor(v.loftStairLength / f.tread));
-  const under = v.loftHeight - nominalMm(v.joist).width - nominalMm(v.plank).thickness;
-  const level = (f.treads - inside) * f.riser;
-  return under - level;
-}
-
 /** Notched stringers, treads on them, railings if asked for. */
 function layFlight(b: Builder, l: BuildingLayout, local: Local, x: FlightSet): void {
   const { t, mm } = l;

@@ -6,7 +6,7 @@ import { dot } from "../../../geometry";
 import { feet, inches, toModel } from "../../../units";
 import { faultsOf } from "../../sound.fixture";
 import { ctx, framed, values } from "../building.fixture";
-import { facetsOf, trueShape } from "..";
+import { facetsOf, trueShape } from "../shapes";
 import { buildingCheck } from "../judgement/check";
 import { buildingFrame } from "../frame";
 import { buildingLayout } from "../plan/layout";

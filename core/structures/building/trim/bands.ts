@@ -1,7 +1,7 @@
 import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Timber } from "../../timber";
-import { baysOf, type Bay } from "../bay/bay";
+import { baysOf, type Bay } from "../bay/bayPlan";
 import { bayFace } from "../bay/bayFace";
 import { type CladFace, cladFace, flushEnds, openEnds } from "../cladding/cladFace";
 import { onWall } from "../plan/sides";

@@ -4,7 +4,7 @@ import { gableSheet } from "./gableSheet";
 import { hasTrusses } from "../plan/nominal";
 import { onCentres } from "../plan/sides";
 import { type RoofKit, plateId } from "../roof/slopes";
-import { purlinsInGable } from "../roof/trusses";
+import { purlinsInGable } from "../roof/trussPlan";
 import { TOP, buttJoint } from "./wallKit";
 
 /** A rafter of a gable's end as the studs under it meet it. */

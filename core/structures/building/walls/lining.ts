@@ -1,6 +1,6 @@
 import { add, normalize, planeAt, scale, NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
-import { baysOf } from "../bay/bay";
+import { baysOf } from "../bay/bayPlan";
 import { rest } from "../cladding/rest";
 import { clearInside, onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Wall } from "../plan/layout";
