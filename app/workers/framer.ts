@@ -3,6 +3,7 @@ import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
 import { cutStatuses, issueOf, jobPicture, lookAt, type CutStatus, type Issue, type JobDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
 import { framerOf, loadKinds } from "core/structures";
+import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
 import { ticketOf, type TicketFacts } from "~/job/ticketFacts";
 import { designFor, type Ask } from "./heldDesigns";
@@ -36,6 +37,8 @@ export const framer = {
     await loadKinds(doc.structures.map((s) => s.kind));
     return compareVariants(doc, structure);
   },
+  /** How the structures look from above. */
+  plan: async (ask: Ask): Promise<readonly PlanFacts[]> => planFacts(await designFor(ask)),
   /** The picture on the job's card. */
   picture: async (ask: Ask): Promise<string> => jobPicture(await designFor(ask)),
 };

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import "../structures/all";
 import { designOf, emptyJob, newStructure, type JobDoc } from "../job";
-import { feet, inches, scaleOf } from "../units";
+import { feet, inches, prototype, scaleOf, toModel } from "../units";
 import { findings, type Finding } from ".";
 
 type Values = Record<string, unknown>;
@@ -39,6 +39,20 @@ const inScale = (id: string, values: Values): JobDoc => {
   const doc = job("building", building(values));
   return { ...doc, brief: { ...doc.brief, scale: { id, ratio: scaleOf(id).ratio } } };
 };
+/** Two sheds on the plan, the second so far to the right of the first and so far up; both 24 by 16 ft, of studs alone. */
+const yard = (x: number, y: number, first: Values = {}): JobDoc => {
+  const plain = building({ roof: "none", floor: "none", siding: "none", foundation: "none", casings: false });
+  const at = (px: number, py: number) => ({ x: px, y: py, z: 0, turn: 0 });
+  return {
+    ...emptyJob("Job"),
+    structures: [
+      { ...newStructure("building", "s", "Depot", { ...plain, ...first }), place: at(0, 0) },
+      { ...newStructure("building", "t", "Freight house", plain), place: at(x, y) },
+    ],
+  };
+};
+/** Model mm of a prototype length at the scale of an empty job, HO. */
+const onModel = (p: number): number => toModel(scaleOf("HO"), prototype(p));
 /** The same with a drawing that notes how the eaves end. */
 const noted = (eave: "bare" | "fascia" | "boxed", doc: JobDoc): JobDoc => ({
   ...doc,
@@ -222,6 +236,38 @@ const CASES: readonly Case[] = [
     level: "remark",
     mended: job("building", building({ openings: [window_, { ...window_, at: feet(16), height: feet(5), sill: feet(3) }] })), // prettier-ignore
   },
+  {
+    name: "16: two structures that stand in each other",
+    bad: yard(onModel(feet(24)) - 1.5, 0),
+    words:
+      /^Depot and Freight house stand in each other on the plan: the .+ of one and the .+ of the other by \d\.\d\d mm, and \d+ more of them\. Freight house is clear 1\.50 mm to the right from where it stands, or \d+\.\d\d mm higher\.$/,
+    level: "fault",
+    mended: yard(onModel(feet(24)), 0),
+  },
+  {
+    name: "16: a slit between two walls that were to touch",
+    bad: yard(onModel(feet(24)) + 0.6, onModel(feet(4))),
+    words:
+      /^The left wall of Freight house stands 0\.60 mm from the right wall of Depot over 42\.0 mm: a slit that neither light nor brush leaves alone\. Let them touch, or stand them apart\.$/,
+    level: "warning",
+    mended: yard(onModel(feet(24)), onModel(feet(4))),
+  },
+  {
+    name: "16: a door that opens on the neighbour",
+    bad: yard(0, -onModel(feet(18)), { openings: [{ ...window_, kind: "door", sill: 0, height: feet(7) }] }),
+    words:
+      /^.+ in the front wall of Depot has 2′-0″ \(7\.0 mm\) before it, then stands Freight house: nobody gets through\. Move one of them, or leave the opening out\.$/,
+    level: "warning",
+    mended: yard(0, -onModel(feet(20)), { openings: [{ ...window_, kind: "door", sill: 0, height: feet(7) }] }),
+  },
+  {
+    name: "16: a window that looks at a wall",
+    bad: yard(0, -onModel(feet(17)), { openings: [window_] }),
+    words:
+      /^.+ in the front wall of Depot has 1′-0″ \(3\.5 mm\) before it, then stands Freight house: it looks at a wall\./,
+    level: "warning",
+    mended: yard(0, -onModel(feet(18)), { openings: [window_] }),
+  },
 ];
 
 describe("mistakes that cost a rebuild are told before anything is cut", () => {
@@ -247,6 +293,27 @@ describe("mistakes that cost a rebuild are told before anything is cut", () => {
       at[path[path.length - 1]!] = remedy.value;
       expect(said({ ...c.bad, structures: [{ ...s, variants: [v] }] }, c.words), c.name).toBeUndefined();
     }
+  });
+  it("what a remedy moves parts two structures, or lets them touch", () => {
+    const bad = CASES.filter((c) => said(c.bad, c.words)?.remedy?.do === "move");
+    expect(bad).toHaveLength(2);
+    for (const c of bad) {
+      const { remedy, structure } = said(c.bad, c.words)!;
+      if (remedy?.do !== "move") continue;
+      const structures = c.bad.structures.map(
+        (s) =>
+        s.id === structure ? { ...s, place: { ...s.place!, x: s.place!.x + remedy.by[0], y: s.place!.y + remedy.by[1] } } : s, // prettier-ignore
+      );
+      expect(
+        told({ ...c.bad, structures }).filter((f) => /on the plan|slit/.test(f.text)),
+        c.name,
+      ).toEqual([]);
+    }
+  });
+  it("nothing is said of a structure that has no place", () => {
+    const doc = yard(0, 0);
+    const structures = doc.structures.map(({ place: _, ...s }) => s);
+    expect(told({ ...doc, structures }).filter((f) => /on the plan/.test(f.text))).toEqual([]);
   });
   it("two matters about one parameter are set aside one at a time", () => {
     const two = building({ wallHeight: feet(12), openings: [window_, { ...window_, at: feet(16) }], wings: [canopy] });

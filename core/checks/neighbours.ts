@@ -30,13 +30,13 @@ function wayWords([x, y]: readonly [number, number]): string {
 function pair(a: Standing, b: Standing): Finding[] {
   const clash = clashOf(a, b);
   if (clash) {
-    const { worst, pairs, move } = clash;
+    const { worst, pairs, move, lift } = clash;
     const more = pairs > 1 ? `, and ${pairs - 1} more of them` : "";
     return [
       {
         key: `${idOf(a)}+${idOf(b)}:clash`,
         level: "fault",
-        text: `${nameOf(a)} and ${nameOf(b)} stand in each other on the plan: the ${worst.a.role} of one and the ${worst.b.role} of the other by ${printMm(model(worst.depth), 2)}${more}. ${nameOf(b)} is clear ${wayWords(move)} from where it stands.`,
+        text: `${nameOf(a)} and ${nameOf(b)} stand in each other on the plan: the ${worst.a.role} of one and the ${worst.b.role} of the other by ${printMm(model(worst.depth), 2)}${more}. ${nameOf(b)} is clear ${wayWords(move)} from where it stands, or ${printMm(model(lift), 2)} higher.`,
         structure: idOf(b),
         sticks: [worst.a.id, worst.b.id],
         remedy: { label: `Move ${nameOf(b)} clear`, do: "move", by: move },

@@ -1,6 +1,6 @@
-import { addScaled, dot, sub, type Vec3 } from "../geometry";
+import { addScaled, dot, sub, TOLERANCE, type Vec3 } from "../geometry";
 import type { OuterWall } from "../structures";
-import { directionIn, pointIn } from "./place";
+import { wallsAt } from "./snap";
 import type { Standing } from "./standing";
 
 /** A wall where it stands in the plan. */
@@ -11,7 +11,7 @@ export interface StandingWall extends OuterWall {
 export interface BackToBack {
   readonly a: StandingWall;
   readonly b: StandingWall;
-  /** Between their outermost faces; below 0 they stand in each other. */
+  /** Between their outermost faces. */
   readonly gap: number;
   /** The stretch of a that b stands before, from a's left end, and the heights over the plan's level that both have. */
   readonly from: number;
@@ -21,19 +21,15 @@ export interface BackToBack {
 }
 
 /** The outer walls of a structure in the plan. */
-export const wallsIn = (s: Standing): StandingWall[] =>
-  (s.design.kind.outerWalls?.(s.design.variant.params, s.design.context) ?? []).map((w) => ({
-    ...w,
-    of: s,
-    from: pointIn(s.place, w.from),
-    along: directionIn(s.place, w.along),
-    out: directionIn(s.place, w.out),
-  }));
+export const wallsIn = (s: Standing): StandingWall[] => {
+  const own = s.design.kind.outerWalls?.(s.design.variant.params, s.design.context) ?? [];
+  return wallsAt(own, s.place).map((w, i) => ({ ...w, openings: own[i]!.openings, of: s }));
+};
 
 /** A turn of one degree between two walls leaves a wedge, and no gap that one width tells. */
 const PARALLEL = Math.cos(Math.PI / 180);
 
-/** How two walls look at each other; undefined where they are not parallel, or nothing of one stands before the other. */
+/** How two walls look at each other; undefined where they are not parallel, look away from each other, or nothing of one stands before the other. */
 export function facing(a: StandingWall, b: StandingWall): BackToBack | undefined {
   if (dot(a.out, b.out) > -PARALLEL) return undefined;
   const ends = [b.from, addScaled(b.from, b.along, b.length)].map((p): Vec3 => sub(p, a.from));
@@ -41,5 +37,8 @@ export function facing(a: StandingWall, b: StandingWall): BackToBack | undefined
   const [from, to] = [Math.max(0, Math.min(...at)), Math.min(a.length, Math.max(...at))];
   const [low, high] = [Math.max(a.from[2], b.from[2]), Math.min(a.from[2] + a.height, b.from[2] + b.height)];
   if (to <= from || high <= low) return undefined;
-  return { a, b, gap: Math.min(...ends.map((p) => dot(p, a.out))), from, to, low, high };
+  const gap = Math.min(...ends.map((p) => dot(p, a.out)));
+  // walls that look away from each other, each behind the other
+  if (gap < -TOLERANCE.contact) return undefined;
+  return { a, b, gap, from, to, low, high };
 }

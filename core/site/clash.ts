@@ -11,6 +11,8 @@ export interface Clash {
   readonly worst: { readonly a: StandingStick; readonly b: StandingStick; readonly depth: number };
   /** The least move of b along one of a's own directions that parts them, in the plan, model mm. */
   readonly move: Vec2;
+  /** How far b has to be lifted to stand on a, or clear over it. */
+  readonly lift: number;
 }
 /** More steps than this to part two structures are not made: each step is out of what was in the way of the one before. */
 const STEPS = 400;
@@ -39,7 +41,7 @@ export function clashOf(a: Standing, b: Standing): Clash | undefined {
     pairs++;
     if (!worst || depth > worst.depth) worst = { a: p, b: q, depth };
   }
-  return worst && { a, b, pairs, worst, move: wayOut(a, b) };
+  return worst && { a, b, pairs, worst, move: wayOut(a, b), lift: along(a, b, [0, 0, 1], Infinity) };
 }
 
 /** The shortest of the moves along a's own directions, forth and back, after which b is clear of a. */
@@ -59,12 +61,12 @@ function wayOut(a: Standing, b: Standing): Vec2 {
 function along(a: Standing, b: Standing, d: Vec3, least: number): number {
   let by = 0;
   for (let step = 0; step < STEPS && by < least; step++) {
-    const shift: Vec3 = [d[0] * by, d[1] * by, 0];
+    const shift: Vec3 = [d[0] * by, d[1] * by, d[2] * by];
     let more = 0;
     for (const [p, q] of near(a, b, shift)) {
       if (boxExit(p, q, d, shift) <= more) continue;
       for (const y of q.parts) {
-        const moved = solidIn({ ...AT_ORIGIN, x: shift[0], y: shift[1] }, y);
+        const moved = solidIn({ ...AT_ORIGIN, x: shift[0], y: shift[1], z: shift[2] }, y);
         // what touches within the tolerance is not in the way
         for (const x of p.parts)
           if (penetrationDepth(x, moved) > TOLERANCE.penetration) more = Math.max(more, exitAlong(x, moved, d));
@@ -78,7 +80,7 @@ function along(a: Standing, b: Standing, d: Vec3, least: number): number {
 /** How far the box of b, moved already by so much, goes along a direction until it is out of that of a: no less than what is in them needs. */
 function boxExit(a: { min: Vec3; max: Vec3 }, b: { min: Vec3; max: Vec3 }, d: Vec3, by: Vec3): number {
   let out = Infinity;
-  for (const k of [0, 1] as const) {
+  for (const k of [0, 1, 2] as const) {
     if (d[k] > 1e-9) out = Math.min(out, (a.max[k] - b.min[k] - by[k]) / d[k]);
     else if (d[k] < -1e-9) out = Math.min(out, (b.max[k] + by[k] - a.min[k]) / -d[k]);
   }

@@ -6,3 +6,5 @@ export * from "./place";
 export * from "./standing";
 export * from "./clash";
 export * from "./backToBack";
+export * from "./planFacts";
+export * from "./snap";

@@ -1,11 +1,46 @@
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
+import { useSearchParams } from "react-router";
 import { scaleLabel, SCALES } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
 
-/** What is built, where, at which scale, and why it was decided so. */
+const SitePlan = lazy(() => import("./plan/SitePlan"));
+const VIEWS = { job: "The job", plan: "Plan of the spot" } as const;
+
+/** What is built, where, at which scale, and why it was decided so; and the spot from above with what stands on it. */
 export default function Brief() {
+  const [search, setSearch] = useSearchParams();
+  const shown = search.get("view") === "plan" ? "plan" : "job";
+  return (
+    <div className="flex h-full flex-col">
+      <div role="tablist" aria-label="Brief" className="flex gap-5 border-b border-hair px-8">
+        {(["job", "plan"] as const).map((id) => (
+          <button
+            key={id}
+            role="tab"
+            aria-selected={shown === id}
+            className={`head min-h-[40px] text-[18px] ${shown === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+            onClick={() => setSearch(id === "plan" ? { view: "plan" } : {}, { replace: true })}
+          >
+            {VIEWS[id]}
+          </button>
+        ))}
+      </div>
+      <div className="min-h-0 flex-1">
+        {shown === "plan" ? (
+          <Suspense fallback={<p className="p-8 text-ink-2">Drawing the plan …</p>}>
+            <SitePlan />
+          </Suspense>
+        ) : (
+          <TheJob />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function TheJob() {
   const { doc, edit } = useJob();
   const b = doc.brief;
   const set =

@@ -1,0 +1,105 @@
+import { Link } from "react-router";
+import type { Place } from "core/site";
+import { LengthField, TextField } from "~/ui/Fields";
+import { useJob } from "~/job/JobContext";
+import { tidyTurn, type Places } from "./usePlaces";
+
+/** The structures of the job: those on the plan with where they stand, the others with a way onto it. */
+export function PlaceList({
+  places,
+  picked,
+  pick,
+}: {
+  places: Places;
+  picked: string | undefined;
+  pick: (id: string | undefined) => void;
+}) {
+  const { id: job, doc } = useJob();
+  const { units } = doc.brief;
+  if (doc.structures.length === 0)
+    return (
+      <p>
+        Nothing is framed yet.{" "}
+        <Link className="link" to={`/jobs/${job}/framing`}>
+          Frame a structure
+        </Link>
+        , then place it here.
+      </p>
+    );
+  return (
+    <ul className="space-y-3">
+      {doc.structures.map((s) => {
+        const change = (part: Partial<Place>): void => places.keep(s.id, { ...s.place!, ...part }, `Move ${s.name}`);
+        const length = (label: string, key: "x" | "y" | "z", most: number, hint: string) => (
+          <LengthField
+            label={label}
+            world="model"
+            mm={s.place![key]}
+            units={units}
+            hint={hint}
+            keep={(mm) => (Math.abs(mm) > most ? [`Write a length up to ${most / 1000} m.`] : change({ [key]: mm }))}
+          />
+        );
+        return (
+          <li key={s.id} className="border-t border-hair pt-2">
+            <div className="flex items-baseline justify-between gap-2">
+              {s.place ? (
+                <button
+                  className="head min-h-6 text-left text-[19px]"
+                  aria-expanded={picked === s.id}
+                  onClick={() => pick(picked === s.id ? undefined : s.id)}
+                >
+                  {s.name}
+                </button>
+              ) : (
+                <span className="head text-[19px] text-ink-2">{s.name}</span>
+              )}
+              {!s.place && (
+                <button
+                  className="btn shrink-0"
+                  onClick={() => {
+                    places.put(s.id, s.name);
+                    pick(s.id);
+                  }}
+                >
+                  Put it on the plan
+                </button>
+              )}
+            </div>
+            {s.place && picked === s.id && (
+              <div className="mt-1 space-y-2.5">
+                {length("Its middle, across", "x", 1e5, "From the middle of the spot, to the right.")}
+                {length("Its middle, up", "y", 1e5, "From the middle of the spot, to the back.")}
+                {length("Its level", "z", 1e4, "Higher than the spot: on a platform, a roof, a wall.")}
+                <TextField
+                  label="Turned, degrees"
+                  value={String(tidyTurn(s.place.turn))}
+                  hint="Counter-clockwise, seen from above."
+                  keep={(t) => {
+                    const n = Number(t.replace(",", ".").replace(/°$/, ""));
+                    if (t.trim() === "" || !Number.isFinite(n)) return [`Read “${t}”; write degrees, such as 22.5.`];
+                    change({ turn: n });
+                  }}
+                />
+                <div className="flex flex-wrap gap-2">
+                  <button className="btn" onClick={() => change({ turn: s.place!.turn + 90 })}>
+                    A quarter round
+                  </button>
+                  <button
+                    className="btn"
+                    onClick={() => {
+                      pick(undefined);
+                      places.keep(s.id, undefined, `Take ${s.name} off the plan`);
+                    }}
+                  >
+                    Take it off
+                  </button>
+                </div>
+              </div>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

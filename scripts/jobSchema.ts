@@ -1,0 +1,250 @@
+import { format } from "prettier";
+import { EAVES, JOB_FORMAT, JOB_VERSION, OPENINGS } from "../core/job";
+import { MEASURES } from "../core/prototype";
+import { JOINTS, type Param } from "../core/structures";
+import { KINDS } from "../core/structures/all";
+
+const number = (more: object = {}) => ({ type: "number", ...more });
+const text = (maxLength: number) => ({ type: "string", maxLength });
+const oneOf = (...values: unknown[]) => ({ enum: values });
+const list = (items: object, more: object = {}) => ({ type: "array", items, ...more });
+const record = (value: object) => ({ type: "object", additionalProperties: value });
+const object = (properties: Record<string, object>, optional: readonly string[] = []) => ({
+  type: "object",
+  properties,
+  required: Object.keys(properties).filter((k) => !optional.includes(k)),
+  additionalProperties: false,
+});
+const id = { type: "string", pattern: "^[A-Za-z0-9][A-Za-z0-9-]{0,39}$" };
+const point = list(number(), { minItems: 2, maxItems: 2 });
+const hash = { type: "string", pattern: "^[0-9a-f]{64}$" };
+const section = { type: "string", pattern: "^(⌀\\d+(\\.\\d+)?|\\d+(\\.\\d+)?×\\d+(\\.\\d+)?)$" };
+/** What a traced structure keeps is drawn, not declared as single values. */
+const traced = (() => {
+  const end = object({ kind: oneOf("square", "plumb", "level"), beyond: number() });
+  const flag = { type: "boolean" };
+  return object(
+    {
+      members: list(
+        object({
+          id,
+          role: text(40),
+          section,
+          from: point,
+          to: point,
+          seat: oneOf("centre", "left", "right"),
+          flat: flag,
+          layer: oneOf("near", "middle", "far"),
+          order: { type: "integer" },
+          ends: list(end, { minItems: 2, maxItems: 2 }),
+        }),
+      ),
+      joints: list(object({ a: id, b: id, kind: oneOf(...JOINTS), depth: number() }, ["depth"])),
+      crosses: list(
+        object({
+          id,
+          role: text(40),
+          section,
+          flat: flag,
+          on: id,
+          at: number(),
+          run: oneOf("through", "between"),
+          side: oneOf("left", "right"),
+          overhang: number(),
+        }),
+      ),
+      places: list(number(), { minItems: 1 }),
+      mirror: { type: ["number", "null"] },
+    },
+    ["mirror"],
+  );
+})();
+
+function param(p: Param): object {
+  const about = { title: p.label, description: p.help };
+  switch (p.type) {
+    case "length":
+      return number({ ...about, minimum: p.min, maximum: p.max, default: p.def, $comment: "prototype mm" });
+    case "batter":
+      return number({ ...about, minimum: p.min, maximum: p.max, default: p.def, $comment: "inches in 12" });
+    case "count":
+      return { ...about, type: "integer", minimum: p.min, maximum: p.max, default: p.def };
+    case "choice":
+      return { ...about, ...oneOf(...p.options.map((o) => o.value)), default: p.def };
+    case "flag":
+      return { ...about, type: "boolean", default: p.def };
+    case "section":
+      return { ...about, type: "string", pattern: "^(⌀\\d+(\\.\\d+)?|\\d+(\\.\\d+)?×\\d+(\\.\\d+)?)$", default: p.def };
+    case "table":
+      return {
+        ...about,
+        type: "array",
+        maxItems: p.most,
+        items: object(Object.fromEntries(Object.entries(p.columns).map(([k, c]) => [k, param(c)]))),
+      };
+    case "number":
+      return number({ ...about, minimum: p.min, maximum: p.max, default: p.def, $comment: p.unit });
+    case "lengths":
+      return { ...about, ...list(param(p.of), { maxItems: p.most }), default: p.def };
+    case "points":
+      return { ...about, ...list(point, { maxItems: p.most }), default: p.def, $comment: "prototype mm" };
+    case "list":
+      return {
+        ...about,
+        ...list(param(p.of), { minItems: p.labels.length, maxItems: p.labels.length }),
+        default: p.defs,
+      };
+  }
+}
+const variant = (params: object) =>
+  object({
+    id,
+    name: text(80),
+    reason: text(1000),
+    params,
+    overrides: record(
+      object({ omit: { type: "boolean" }, splice: { type: "boolean" }, ends: point }, ["omit", "splice", "ends"]),
+    ),
+  });
+const structures = KINDS.map((k) =>
+  object(
+    {
+      id,
+      kind: { const: k.id },
+      name: text(120),
+      chosen: id,
+      variants: list(
+        variant(
+          k.id === "traced"
+            ? traced
+            : object(Object.fromEntries(Object.entries(k.spec).map(([n, p]) => [n, param(p)]))),
+        ),
+        {
+          minItems: 1,
+          maxItems: 50,
+        },
+      ),
+      place: object({ x: number(), y: number(), z: number(), turn: number({ minimum: -360, maximum: 360 }) }),
+    },
+    ["place"],
+  ),
+);
+const schema = {
+  $schema: "http://json-schema.org/draft-07/schema#",
+  title: "Cardo job file",
+  ...object(
+    {
+      format: { const: JOB_FORMAT },
+      version: { const: JOB_VERSION },
+      name: text(120),
+      brief: object({
+        scale: object({ id: text(12), ratio: number({ minimum: 1, maximum: 1000 }) }),
+        units: object({ prototype: oneOf("ft-in", "m"), model: oneOf("mm", "in", "64ths") }),
+        railroad: text(200),
+        place: text(500),
+        spotLength: number({ minimum: 0 }),
+        spotDepth: number({ minimum: 0 }),
+        track: oneOf("none", "beside", "under", "over"),
+        era: text(100),
+        decisions: list(object({ id, what: text(300), reason: text(2000) })),
+      }),
+      drawings: list(
+        object(
+          {
+            id,
+            name: text(120),
+            picture: object(
+              { hash, type: text(20), width: { type: "integer" }, height: { type: "integer" }, unit: number() },
+              ["unit"],
+            ),
+            lines: object({ hash, width: number(), height: number(), hidden: list(text(200)) }),
+            calibration: object(
+              {
+                lengths: list(
+                  object(
+                    {
+                      id,
+                      name: text(80),
+                      from: point,
+                      to: point,
+                      length: number({ minimum: 1 }),
+                      use: oneOf("scale", "check"),
+                      count: { type: "integer" },
+                      each: number(),
+                    },
+                    ["count", "each"],
+                  ),
+                ),
+                stated: object({ ratio: number(), unit: number() }),
+                stretch: oneOf("auto", "apart", "together"),
+                tilt: number(),
+              },
+              ["stated"],
+            ),
+            measures: list(
+              object(
+                {
+                  id,
+                  name: text(80),
+                  kind: oneOf(...Object.keys(MEASURES)),
+                  points: list(point, { minItems: 2 }),
+                  count: { type: "integer" },
+                  usedFor: text(120),
+                },
+                ["count", "usedFor"],
+              ),
+            ),
+            openings: list(
+              object({
+                id,
+                name: text(80),
+                kind: oneOf(...OPENINGS.kind),
+                from: point,
+                to: point,
+                set: oneOf(...OPENINGS.set),
+                by: number(),
+                trim: number(),
+                sill: text(200),
+                swing: oneOf(...OPENINGS.swing),
+                casting: text(200),
+                note: text(500),
+              }),
+            ),
+            eave: oneOf(...EAVES),
+            under: list(
+              object({
+                structure: id,
+                view: oneOf("front", "side"),
+                anchor: point,
+                opacity: number({ minimum: 0, maximum: 1 }),
+              }),
+            ),
+            straightened: object({
+              drawing: id,
+              corners: list(point, { minItems: 4, maxItems: 4 }),
+              width: number(),
+              height: number(),
+              lens: number(),
+              size: point,
+            }),
+          },
+          ["picture", "lines", "calibration", "eave", "straightened"],
+        ),
+      ),
+      structures: list({ anyOf: structures }),
+      stock: object({
+        milling: oneOf("full-sawn", "dressed"),
+        series: list(oneOf("scale", "inch", "metric", "styrene", "round")),
+        choices: record(object({ item: text(60), plies: oneOf(1, 2), along: oneOf("thickness", "width") })),
+        sticks: record(list(object({ length: number(), count: { type: ["integer", "null"] }, price: number() }))),
+      }),
+      cutting: object({ kerf: number({ minimum: 0, maximum: 10 }), allowance: number({ minimum: 0, maximum: 20 }) }),
+      aside: record({ type: "string" }),
+      issues: list({ type: "object" }),
+      files: record({ type: "string" }),
+    },
+    ["issues", "files"],
+  ),
+};
+/** The JSON schema of a job file, from the kinds' own declarations, as it is written to docs/job.schema.json. */
+export const jobSchema = (): Promise<string> => format(JSON.stringify(schema), { parser: "json", printWidth: 120 });
