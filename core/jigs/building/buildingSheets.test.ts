@@ -2,7 +2,8 @@ import { describe, expect, it } from "vitest";
 import { curvedSnowshed, framedToolHouse, oreBin } from "../../../scripts/buildingJobs";
 import type { Drawing, Entity } from "../../drawing";
 import { clipPolygon, polygonArea, type Vec2 } from "../../geometry";
-import { cutRows, designOf, theoreticalOf } from "../../job";
+import { cutRows, designOf, emptyJob, newStructure, readJobText, theoreticalOf } from "../../job";
+import { feet } from "../../units";
 import { jigSheets } from "..";
 import { unfoldedEnd } from "./wrapRound";
 
@@ -118,6 +119,19 @@ describe("sheets of a building", () => {
     expect(theory.get("house/main/roof/S/common1")! / inch / 6).toBeCloseTo(13.416, 2);
     const row = cutRows(design).find((r) => r.piece === "common rafter")!;
     expect(row.theoretical_mm).toBeCloseTo(13.416 * 6 * inch, 2);
+  });
+  it("the profile is of a pair of rafters from eave to eave, also where valleys take most of one slope", () => {
+    // a wing as wide as half the house, flush with its left end: of the front slope only the rafters to its right are whole
+    const wing = { kind: "gable", side: "front", at: 0, length: feet(16), depth: feet(12) };
+    const house = { length: feet(30), width: feet(20), roof: "gable", rise: 8, overhang: feet(1), gableOverhang: feet(1), openings: [], wings: [wing] }; // prettier-ignore
+    const job = { ...emptyJob("House"), structures: [newStructure("building", "s", "House", house)] };
+    // as a file, where what is left out is as usual
+    const d = designOf(readJobText(JSON.stringify(job)).doc);
+    const sheet = jigSheets(d, "2026-11-25").find((x) => /rafters in profile/.test(x.words.title))!;
+    const members = paths(sheet.drawing, "members").flat();
+    const across = Math.max(...members.map((p) => p[0])) - Math.min(...members.map((p) => p[0]));
+    // 20 ft of house with a foot of overhang at both sides
+    expect(across).toBeCloseTo(22 * 3.5, 1);
   });
   it("ore bin and snowshed have theirs", () => {
     expect(

@@ -96,11 +96,14 @@ function rafterProfile(s: StructureDesign, pieces: readonly Piece[], l: Building
   const at = (k: Resolved): number => dot(k.axes.origin, along);
   const sides = own.filter((k) => /\/(S|N)\//.test(k.id));
   if (sides.length === 0) return undefined;
-  // a pair from the middle, where nothing is special: no opening parts it
+  // a pair from the middle, where nothing is special: no opening parts it, no valley takes one of the two
   const parted = new Set(sides.filter((k) => k.id.endsWith("-over")).map((k) => at(k).toFixed(4)));
   const all = [...new Set(sides.map((k) => at(k).toFixed(4)))];
   const whole = all.filter((p) => !parted.has(p));
-  const places = (whole.length > 0 ? whole : all).sort((a, b) => Number(a) - Number(b));
+  const rising = (p: string): number => new Set(sides.filter((k) => at(k).toFixed(4) === p).map((k) => /\/S\//.test(k.id))).size; // prettier-ignore
+  const most = Math.max(...whole.map(rising));
+  const pairs = whole.filter((p) => rising(p) === most);
+  const places = (pairs.length > 0 ? pairs : all).sort((a, b) => Number(a) - Number(b));
   const middle = Number(places[places.length >> 1]);
   const pair = sides.filter((k) => Math.abs(at(k) - middle) < 1e-3);
   const with_ = s.resolved.sticks.filter(
