@@ -249,7 +249,11 @@ function braceEnds(
   const upTo = half + leans + rise * timberOf(v.swayBrace, ctx.stock(v.swayBrace)).w;
   const meets = bents.some((at, k) => {
     const id = `${bentRoot(ctx.structure, at)}/story${story + 1}/sway/${k === 0 ? "front" : "back"}`;
-    const edge = swayEdge(v, ctx, l, lay, brace.w, members.get(id), foot(at));
+    const onPost = (z: number): Vec3 =>
+      bentPoint(at)([0, l.mm(postAt(p, (z - at.cap[2]) * ctx.scale.ratio, lay.capUnder)), z - at.cap[2]]);
+    // it leans with its post: its corner reaches further in than its thickness
+    const deep = brace.w + (half * Math.abs(p.lean)) / Math.hypot(1, p.lean);
+    const edge = swayEdge(v, ctx, l, lay, deep, members.get(id), foot(at), onPost);
     return edge && (edge.atTop ? zs[k]! + upTo > edge.z : zs[k]! - upTo < edge.z);
   });
   if (meets) return undefined;
@@ -271,13 +275,17 @@ function swayEdge(
   brace: number,
   sway: Member | undefined,
   post: Vec3,
+  onPost: (z: number) => Vec3,
 ): { readonly z: number; readonly atTop: boolean } | undefined {
   if (sway?.body.shape !== "straight") return undefined;
   const { a, b } = sway.body;
   const [own, other] = distance([post[0], post[1], a[2]], a) < distance([post[0], post[1], b[2]], b) ? [a, b] : [b, a];
   const steep = Math.abs(b[2] - a[2]) / Math.hypot(b[0] - a[0], b[1] - a[1]);
   const { v: wide } = timberOf(v.swayBrace, ctx.stock(v.swayBrace));
-  const reach = (wide / 2) * Math.hypot(1, steep) + (l.mm(lay.outerHalf) + brace) * steep;
+  // its line may end beyond the post's
+  const [q, run] = [onPost(own[2]), Math.hypot(b[0] - a[0], b[1] - a[1])];
+  const beyond = ((own[0] - q[0]) * (own[0] - other[0]) + (own[1] - q[1]) * (own[1] - other[1])) / run;
+  const reach = (wide / 2) * Math.hypot(1, steep) + (l.mm(lay.outerHalf) + brace + Math.max(0, beyond)) * steep;
   const atTop = own[2] > other[2];
   return { z: own[2] + (atTop ? -reach : reach), atTop };
 }

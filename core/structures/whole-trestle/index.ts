@@ -20,7 +20,7 @@ export const wholeTrestle: StructureKind = {
   purpose: "All of it along its track: bents to the ground, bracing, stringers, ties and deck.",
   headline: [{ dimension: "height", words: "high at the tallest bent" }],
   offers: ["ground"],
-  version: 3,
+  version: 4,
   spec: trestleSpec,
   Params: TrestleParams,
   home: "side",

@@ -39,10 +39,10 @@ export function along(
   beside = y,
 ): void {
   const half = l.timbers.tie.w / 2;
-  const under = between(ties, from - half, to + half).filter(
-    (t) => t.station + half > from + NEAR && t.station - half < to - NEAR,
-  );
-  if (under.length < 2) return;
+  // a tie on a grade leans, so that its top lies further on
+  const lean = half + Math.abs(l.alignment.grade) * l.timbers.tie.v;
+  const under = between(ties, from - lean, to + lean);
+  if (under.filter((t) => t.station + half > from + NEAR && t.station - half < to - NEAR).length < 2) return;
   const [p0, q0] = [deckPoint(l, from, beside), deckPoint(l, to, beside)];
   const d = normalize(sub(q0, p0));
   const up0 = normalize(under.reduce<Vec3>((s, t) => [s[0] + t.up[0], s[1] + t.up[1], s[2] + t.up[2]], [0, 0, 0]));
@@ -63,8 +63,7 @@ export function along(
   // towards the inside of a curve a tie reaches nearer to the end than its station says
   const bow = 1 - Math.abs(l.alignment.curvature) * (Math.abs(y) + c.timber.v);
   const skewed = skewOf(l) * (Math.abs(y) + c.timber.v);
-  // a tie on a grade leans, so that its top lies further on
-  const reach = half + Math.abs(l.alignment.grade) * l.timbers.tie.v - NEAR;
+  const reach = lean - NEAR;
   const room = (t: TiePlace): readonly [boolean, boolean] => [
     (t.station - from) * bow - (from <= l.bents[0]!.station + NEAR ? skewed : 0) >= reach,
     (to - t.station) * bow - (to >= l.alignment.length - NEAR ? skewed : 0) >= reach,

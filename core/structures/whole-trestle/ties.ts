@@ -58,25 +58,31 @@ function seatPoints(l: TrestleLayout, p: Pack, place: Place, station: number, ha
     return out;
   }
   const { at, along } = place;
-  const put = (line: BayLine, x: number, most: number): void => {
-    const [a, d] = [line.a, line.d];
-    const on = (at[0] - a[0]) * along[0] + (at[1] - a[1]) * along[1] + (at[2] - a[2]) * along[2] + x;
-    let t = on / dot(d, along);
-    if (most < Infinity) t = Math.min(most, Math.max(0, t));
-    out.push(a[0] + d[0] * t, a[1] + d[1] * t, a[2] + d[2] * t);
-  };
+  /** How far along a line it passes under the tie, x before its middle. */
+  const under = ({ a, d }: BayLine, x: number): number =>
+    ((at[0] - a[0]) * along[0] + (at[1] - a[1]) * along[1] + (at[2] - a[2]) * along[2] + x) / dot(d, along);
+  const put = ({ a, d }: BayLine, t: number): void => void out.push(a[0] + d[0] * t, a[1] + d[1] * t, a[2] + d[2] * t);
   const k = bayAt(l, station - half);
   const next = bayAt(l, station + half);
-  for (const e of edges) put(edgeLine(l, k, p, e), -half, Infinity);
-  for (const e of edges) put(edgeLine(l, next, p, e), half, Infinity);
+  for (const [bay, x] of [
+    [k, -half],
+    [next, half],
+  ] as const)
+    for (const e of edges) {
+      const line = edgeLine(l, bay, p, e);
+      put(line, under(line, x));
+    }
   if (k === next) return out;
   // over a bent: the ends of both bays, and what of each lies under the tie
   for (const bay of [k, next])
     for (const e of edges) {
       const line = edgeLine(l, bay, p, e);
       const whole = dot(sub(line.b, line.a), line.d);
-      put(line, -half, whole);
-      put(line, half, whole);
+      const [from, to] = [Math.max(0, under(line, -half)), Math.min(whole, under(line, half))];
+      // an edge that ends before it comes under the tie carries nothing of it
+      if (from > to) continue;
+      put(line, from);
+      put(line, to);
     }
   return out;
 }

@@ -343,3 +343,21 @@ describe("what depends on the bench", () => {
   it("bents without stringers stand each for itself on the ground", () =>
     expect(faultsOf(trestleFrame(values({ ...level, stringers: false, girts: "none", braces: "none" }), ctx)).faults).toEqual([])); // prettier-ignore
 });
+
+describe("where two things come to the hundredth of a millimetre", () => {
+  const cases: readonly (readonly [string, Bench, Partial<Record<keyof TrestleValues, unknown>>])[] = [
+    // the end of one bay's stringers may lie past the tie over the bent: it does not carry it
+    ["ties over bents on a canted curve", { scale: "G", milling: "full-sawn", series: ["scale", "metric"] }, { curve: "model", superelevation: 158.75, swayEnd: "flush", middleSill: "6×10" }],
+    // a tie on a grade leans: its top lies under the end of a walkway that its station is clear of
+    ["walkways that end beside a leaning tie", { scale: "O", milling: "full-sawn", series: ["metric"] }, { curve: "model", grade: 6.75, crossfall: -21.75, walkway: "left", cap: "14×14", post: "6×6" }],
+    // a brace leans with its post, so that its corner comes nearer to the sway brace
+    ["braces inside of battered posts", { scale: "1", milling: "dressed", series: ["scale"] }, { swayStep: 146.05, plies: 4, bulkheads: false, posts: 2, middleSill: "8×16" }],
+  ]; // prettier-ignore
+  for (const [name, bench, over] of cases)
+    it(`${name} stand sound`, () => {
+      const v = values(over);
+      const context = contextOf(bench);
+      expect(trestleCheck(v, context)).toEqual([]);
+      expect(faultsOf(trestleFrame(v, context), true).faults).toEqual([]);
+    });
+});
