@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
-import { spawn, spawnSync } from "node:child_process";
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
+import { spawn } from "node:child_process";
+import { cpSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 
@@ -12,7 +12,7 @@ test("everything is backed up and restored from the Shelf: what came between is 
   const port = Number(new URL(baseURL!).port) + 1000;
   const data = mkdtempSync(join(tmpdir(), "cardo-restore-"));
   const env = { ...process.env, CARDO_DATA: data, HOST: "127.0.0.1", PORT: String(port), NODE_ENV: "production" };
-  spawnSync(process.execPath, ["--import", "tsx", "scripts/seed.ts"], { env });
+  cpSync(".cache/interface-data-seeded", data, { recursive: true });
   const server = spawn(process.execPath, ["scripts/serve.mjs"], { env, stdio: ["ignore", "pipe", "inherit"] });
   try {
     await new Promise((up) => server.stdout.once("data", up));

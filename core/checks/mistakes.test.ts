@@ -9,7 +9,14 @@ const job = (kind: string, values: Values, brief: Partial<JobDoc["brief"]> = {})
   const empty = emptyJob("Job");
   return { ...empty, brief: { ...empty.brief, ...brief }, structures: [newStructure(kind, "s", "It", values)] };
 };
-const told = (doc: JobDoc): Finding[] => findings(designOf(doc));
+const heard = new Map<JobDoc, Finding[]>();
+/** What is said of a job, looked for once. */
+function told(doc: JobDoc): Finding[] {
+  const before = heard.get(doc);
+  const all = before ?? findings(designOf(doc));
+  if (!before) heard.set(doc, all);
+  return all;
+}
 const said = (doc: JobDoc, words: RegExp): Finding | undefined => told(doc).find((f) => words.test(f.text));
 
 const window_ = { part: 0, wall: "front", kind: "window", at: feet(10), width: feet(3), height: feet(4), sill: feet(3), mount: "built", lap: 0 }; // prettier-ignore
