@@ -69,6 +69,7 @@ for (const job of [
   "Summit snowshed",
   "Snowshed",
   "Tool house",
+  "Section houses",
 ])
   // prettier-ignore
   test(`axe finds nothing on any stage or tab of “${job}”`, async ({ page }) => {

@@ -1,4 +1,5 @@
-import { emptyJob, newStructure, type JobDoc } from "../core/job";
+import { designOf, emptyJob, newStructure, type JobDoc } from "../core/job";
+import { placeOf, planFacts } from "../core/site";
 import { kindOf } from "../core/structures";
 import "../core/structures/all";
 import { feet, inches } from "../core/units";
@@ -69,6 +70,62 @@ export function framedToolHouse(): JobDoc {
     },
   );
 }
+
+/** The section's houses on one spot: the tool house looks to the track, a coal shed stands against the section house. */
+export function sectionHouses(): JobDoc {
+  const job = emptyJob("Section houses");
+  const house = newStructure("building", "house", "Section house", start("Section house"));
+  const tools = newStructure("building", "tools", "Tool house", start("Tool house"));
+  const coal = newStructure("building", "coal", "Coal shed", {
+    ...start("Shed"),
+    length: feet(10),
+    width: feet(8),
+    wallHeight: feet(7),
+    openings: [],
+    gableOverhang: 0,
+  });
+  const doc: JobDoc = {
+    ...job,
+    brief: {
+      ...job.brief,
+      railroad,
+      place: "Between the main and the road at the east switch; the path to the well stays free.",
+      spotLength: 330,
+      spotDepth: 170,
+      track: "beside",
+      era: "Summer 1909",
+      decisions: [
+        {
+          id: "coal",
+          what: "The coal shed stands clear of the house",
+          reason: "The house has windows in its end, and paint reaches between them.",
+        },
+      ],
+    },
+    structures: [house, tools, coal],
+  };
+  const at: Readonly<Record<string, readonly [number, number, number]>> = {
+    house: [-60, 14, 0],
+    tools: [108, -18, 90],
+    coal: [48, 44, 0],
+  };
+  // each stands on the spot with its lowest wood
+  const facts = planFacts(designOf(doc));
+  return {
+    ...doc,
+    structures: doc.structures.map((s) => {
+      const [x, y, turn] = at[s.id]!;
+      const p = placeOf(
+        facts.find((f) => f.structure === s.id)!,
+        [x, y],
+        0,
+        turn,
+      );
+      return { ...s, place: { x: round(p.x), y: round(p.y), z: round(p.z), turn } };
+    }),
+  };
+}
+const round = (n: number): number => Math.round(n * 100) / 100 + 0;
 
 /** The snowshed below the summit: every bay a chord of the curve. */
 export function curvedSnowshed(): JobDoc {

@@ -14,7 +14,7 @@ import { readDxf } from "../core/sources";
 import { emptyTrace, usualOrder, type Trace, type TracedParams } from "../core/structures";
 import { feet, inches } from "../core/units";
 import { planSheet } from "./planSheet";
-import { curvedSnowshed, depot, framedToolHouse, oreBin } from "./buildingJobs";
+import { curvedSnowshed, depot, framedToolHouse, oreBin, sectionHouses } from "./buildingJobs";
 import { summitTrestle, howeJob } from "./wholeJobs";
 import { flatFront, FRONT, photograph, photoKeystone, PHOTO } from "./toolHouse";
 
@@ -388,4 +388,5 @@ write("tool-house-framed", framedToolHouse(), {});
 write("ore-bin", oreBin(), {});
 write("summit-snowshed", curvedSnowshed(), {});
 write("depot", depot(), {});
+write("section-houses", sectionHouses(), {});
 write("empty-job", { ...emptyJob("Empty job"), brief: { ...emptyJob("").brief, railroad } }, {});

@@ -20,6 +20,7 @@ if (!existsSync(stamp)) {
     "tool-house",
     "snowshed",
     "depot",
+    "section-houses",
     "summit-snowshed",
     "ore-bin",
     "tool-house-framed",

@@ -4,7 +4,7 @@ import "../structures/all";
 import { cornersOf, exitAlong, penetrationDepth, prism, volumeOf, type Solid, type Vec3 } from "../geometry";
 import { designOf, emptyJob, newStructure, type JobDoc, type PlaceDoc } from "../job";
 import { feet, inches, scaleOf, toModel, prototype } from "../units";
-import { clashOf, clearances, facing, planFacts, pointIn, snapped, solidIn, standing, wallsAt, wallsIn, type Place } from "."; // prettier-ignore
+import { clashOf, clearances, facing, placeOf, planFacts, planPoint, pointIn, snapped, solidIn, standing, wallsAt, wallsIn, type Place } from "."; // prettier-ignore
 
 const H0 = scaleOf("HO");
 const mm = (p: number): number => toModel(H0, prototype(p));
@@ -193,5 +193,25 @@ describe("dragging on the plan", () => {
     expect(area(outer!)).toBeCloseTo(L * W, 3);
     const thick = mm(inches(4));
     expect(holes.map(area).reduce((a, b) => a + b, 0)).toBeCloseTo(-(L - 2 * thick) * (W - 2 * thick), 1);
+  });
+  it("puts a structure by its middle and its foot, however it is turned about its own origin", () => {
+    // a stair before its front, down to the ground: neither its middle nor its foot is at its origin
+    const stair = { side: "front", at: feet(12), out: 0, width: feet(4), level: 0, tread: inches(11), riser: inches(8), rail: false }; // prettier-ignore
+    const house = { ...BARE, floor: "under", foundation: "piers", groundDepth: feet(4), stairs: [stair] };
+    const doc = { ...emptyJob("Yard"), structures: [newStructure("building", "t", "House", house)] };
+    const [f] = planFacts(designOf(doc));
+    expect(f!.low).toBeCloseTo(-mm(feet(4)), 6);
+    expect(f!.middle[1]).toBeLessThan(-mm(feet(1)));
+    for (const turn of [0, 37, 90, -120]) {
+      const structures = [{ ...doc.structures[0]!, place: placeOf(f!, [40, -25], 3, turn) }];
+      const [s] = standing(designOf({ ...doc, structures }));
+      expect(s!.min[2]).toBeCloseTo(3, 6);
+      const xs = f!.silhouette.flat().map((c) => planPoint(s!.place, c));
+      // the middle of its own box, which a turn by quarters keeps a box
+      if (turn % 90 === 0)
+        for (const [k, at] of [[0, 40], [1, -25]] as const)
+          expect((Math.min(...xs.map((c) => c[k])) + Math.max(...xs.map((c) => c[k]))) / 2).toBeCloseTo(at, 6); // prettier-ignore
+      expect(planPoint(s!.place, f!.middle)).toEqual([expect.closeTo(40, 9), expect.closeTo(-25, 9)]);
+    }
   });
 });

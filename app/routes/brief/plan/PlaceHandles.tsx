@@ -4,7 +4,7 @@ import { ArrowPathIcon, ArrowsPointingOutIcon } from "@heroicons/react/20/solid"
 import type { BoardView } from "~/board/Board";
 import { useUnits } from "~/job/units";
 import { nameAt } from "./nameAt";
-import { tidyTurn, type Placed, type Places } from "./usePlaces";
+import { standsAt, tidyTurn, turnedTo, type Placed, type Places } from "./usePlaces";
 
 /** Pixels within which a dragged wall goes to another. */
 const REACH = 8;
@@ -15,7 +15,7 @@ const ARM = 64;
 
 /** Dragging a structure on the plan, to move or to turn it: what an element needs to be taken hold of by. */
 export function usePlaceDrag(p: Placed, view: BoardView, places: Places) {
-  const start = useRef<{ x: number; y: number; place: Place; angle: number } | undefined>(undefined);
+  const start = useRef<{ x: number; y: number; at: Placed; place: Place; angle: number } | undefined>(undefined);
   const [x, y] = nameAt(p, view);
   const board = (e: PointerEvent): DOMRect => e.currentTarget.closest("[data-board]")!.getBoundingClientRect();
   const angleOf = (e: PointerEvent): number => {
@@ -25,14 +25,14 @@ export function usePlaceDrag(p: Placed, view: BoardView, places: Places) {
   const down = (e: PointerEvent): void => {
     e.stopPropagation();
     e.currentTarget.setPointerCapture(e.pointerId);
-    start.current = { x: e.clientX, y: e.clientY, place: p.place, angle: angleOf(e) };
+    start.current = { x: e.clientX, y: e.clientY, at: p, place: p.place, angle: angleOf(e) };
   };
   const moved = (e: PointerEvent, turns: boolean): Place | undefined => {
     const from = start.current;
     if (!from) return undefined;
     if (turns) {
       const to = from.place.turn + angleOf(e) - from.angle;
-      return { ...from.place, turn: e.altKey ? to : Math.round(to / TURN) * TURN };
+      return turnedTo(from.at, e.altKey ? to : Math.round(to / TURN) * TURN);
     }
     const by = [(e.clientX - from.x) / view.k, (from.y - e.clientY) / view.k] as const;
     return places.pulled(p, from.place, by, e.altKey ? 0 : REACH / view.k);
@@ -63,7 +63,8 @@ export function PlaceHandles({ p, view, places }: { p: Placed; view: BoardView; 
   const hold = usePlaceDrag(p, view, places);
   const [x, y] = nameAt(p, view);
   const turned = (-p.place.turn * Math.PI) / 180;
-  const at = `${M(p.place.x)} across, ${M(p.place.y)} up, turned ${tidyTurn(p.place.turn)}°`;
+  const middle = standsAt(p);
+  const at = `${M(middle.x)} across, ${M(middle.y)} up, turned ${tidyTurn(p.place.turn)}°`;
   const key = (e: KeyboardEvent, turns: boolean): void => {
     const way = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }[e.key];
     if (!way) return;
@@ -71,7 +72,7 @@ export function PlaceHandles({ p, view, places }: { p: Placed; view: BoardView; 
     e.stopPropagation();
     const step = turns ? (e.shiftKey ? 15 : 1) : e.shiftKey ? 10 : 1;
     const place = turns
-      ? { ...p.place, turn: p.place.turn + (way[1]! - way[0]!) * step }
+      ? turnedTo(p, p.place.turn + (way[1]! - way[0]!) * step)
       : { ...p.place, x: p.place.x + way[0]! * step, y: p.place.y + way[1]! * step };
     places.keep(p.id, place, `${turns ? "Turn" : "Move"} ${p.name}`);
   };

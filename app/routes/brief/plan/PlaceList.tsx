@@ -1,8 +1,8 @@
 import { Link } from "react-router";
-import type { Place } from "core/site";
+import { placeOf } from "core/site";
 import { LengthField, TextField } from "~/ui/Fields";
 import { useJob } from "~/job/JobContext";
-import { tidyTurn, type Places } from "./usePlaces";
+import { standsAt, tidyTurn, type Places } from "./usePlaces";
 
 /** The structures of the job: those on the plan with where they stand, the others with a way onto it. */
 export function PlaceList({
@@ -29,12 +29,18 @@ export function PlaceList({
   return (
     <ul className="space-y-3">
       {doc.structures.map((s) => {
-        const change = (part: Partial<Place>): void => places.keep(s.id, { ...s.place!, ...part }, `Move ${s.name}`);
-        const length = (label: string, key: "x" | "y" | "z", most: number, hint: string) => (
+        const p = places.placed.find((x) => x.id === s.id);
+        const at = p && standsAt(p);
+        const change = (part: Partial<typeof at & { turn: number }>): void => {
+          if (!p || !at) return;
+          const to = { ...at, turn: p.place.turn, ...part };
+          places.keep(s.id, placeOf(p.facts, [to.x, to.y], to.over, to.turn), `Move ${s.name}`);
+        };
+        const length = (label: string, key: "x" | "y" | "over", most: number, hint: string) => (
           <LengthField
             label={label}
             world="model"
-            mm={s.place![key]}
+            mm={at![key]}
             units={units}
             hint={hint}
             keep={(mm) => (Math.abs(mm) > most ? [`Write a length up to ${most / 1000} m.`] : change({ [key]: mm }))}
@@ -66,14 +72,14 @@ export function PlaceList({
                 </button>
               )}
             </div>
-            {s.place && picked === s.id && (
+            {p && picked === s.id && (
               <div className="mt-1 space-y-2.5">
                 {length("Its middle, across", "x", 1e5, "From the middle of the spot, to the right.")}
                 {length("Its middle, up", "y", 1e5, "From the middle of the spot, to the back.")}
-                {length("Its level", "z", 1e4, "Higher than the spot: on a platform, a roof, a wall.")}
+                {length("Its foot over the spot", "over", 1e4, "0 stands on it; more is on a platform, a roof.")}
                 <TextField
                   label="Turned, degrees"
-                  value={String(tidyTurn(s.place.turn))}
+                  value={String(tidyTurn(p.place.turn))}
                   hint="Counter-clockwise, seen from above."
                   keep={(t) => {
                     const n = Number(t.replace(",", ".").replace(/°$/, ""));
@@ -82,7 +88,7 @@ export function PlaceList({
                   }}
                 />
                 <div className="flex flex-wrap gap-2">
-                  <button className="btn" onClick={() => change({ turn: s.place!.turn + 90 })}>
+                  <button className="btn" onClick={() => change({ turn: p.place.turn + 90 })}>
                     A quarter round
                   </button>
                   <button

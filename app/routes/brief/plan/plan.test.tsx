@@ -50,7 +50,7 @@ describe("the plan of the spot", () => {
     await job.user.click(await press("Freight house"));
     await job.type(/^Its middle, across/, "120.5");
     await job.type(/^Its middle, up/, "-1 in");
-    await job.type(/^Its level/, "12");
+    await job.type(/^Its foot over the spot/, "12");
     await job.type("Turned, degrees", "382,5");
     expect((await places(job))[1]).toEqual({ x: 120.5, y: -25.4, z: 12, turn: 22.5 });
     const across = await job.type(/^Its middle, across/, "200 m");

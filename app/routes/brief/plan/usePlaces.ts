@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useState } from "react";
-import { planPoint, snapped, wallsAt, type Place, type PlacedWall, type PlanFacts } from "core/site";
+import { placeOf, planPoint, snapped, wallsAt, type Place, type PlacedWall, type PlanFacts } from "core/site";
 import { askLooker } from "~/job/framer";
 import { useAnswer } from "~/job/useAnswer";
 import { useJob } from "~/job/JobContext";
@@ -14,7 +14,17 @@ export interface Placed {
 }
 /** Room left between a structure that comes onto the plan and those that are there, model mm. */
 const BESIDE = 10;
-const tidy = (n: number): number => Math.round(n * 100) / 100;
+const tidy = (n: number): number => Math.round(n * 100) / 100 + 0;
+/** Where the middle of a structure is on the plan, and how high its lowest wood is over the plan's level, model mm. */
+export function standsAt({ place, facts }: Pick<Placed, "place" | "facts">): { x: number; y: number; over: number } {
+  const [x, y] = planPoint(place, facts.middle);
+  return { x, y, over: place.z + facts.low };
+}
+/** The same structure turned about its middle to so many degrees. */
+export const turnedTo = (p: Placed, turn: number): Place => {
+  const { x, y, over } = standsAt(p);
+  return placeOf(p.facts, [x, y], over, turn);
+};
 /** A turn from −180 to 180 degrees. */
 export const tidyTurn = (n: number): number => tidy(n - 360 * Math.round(n / 360));
 
@@ -72,7 +82,9 @@ export function usePlaces() {
     const facts = answer?.find((f) => f.structure === id);
     const right = Math.max(...placed.flatMap((p) => p.facts.silhouette.flat().map((c) => planPoint(p.place, c)[0])));
     const left = Math.min(...(facts?.silhouette.flat().map((c) => c[0]) ?? [0]));
-    keep(id, { x: placed.length > 0 ? right + BESIDE - left : 0, y: 0, z: 0, turn: 0 }, `Put ${name} on the plan`);
+    if (!facts) return;
+    const x = placed.length > 0 ? right + BESIDE - left + facts.middle[0] : 0;
+    keep(id, placeOf(facts, [x, 0], 0, 0), `Put ${name} on the plan`);
   };
   return { placed, known: answer !== undefined, fault, edges, setDrag, keep, pulled, put };
 }
