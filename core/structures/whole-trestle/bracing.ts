@@ -257,6 +257,13 @@ function braceEnds(
     return edge && (edge.atTop ? zs[k]! + upTo > edge.z : zs[k]! - upTo < edge.z);
   });
   if (meets) return undefined;
+  // on steep ground it comes down past the foot of the higher bent, whose mudsills reach out along the track
+  const reach = v.bentKind === "framed" && v.footing === "mudsill" ? l.mm(v.mudsillLength) / 2 : 0;
+  const past = bents.some((at, k) => {
+    const there = zs[k]! + ((zs[1 - k]! - zs[k]!) * reach) / (run + thick);
+    return zs[k]! > at.footZ && there - half < at.footZ;
+  });
+  if (past) return undefined;
   return bents.map((at, k): BraceEnd => {
     const z = zs[k]! - at.cap[2];
     return {

@@ -28,9 +28,12 @@ export function footingsOf(v: TrestleValues, l: TrestleLayout, at: BentPlace): F
   for (const p of lay.posts) {
     const y = l.mm(postAt(p, lay.sillTop, lay.capUnder));
     const before = out[out.length - 1];
-    const room = Math.max(wide, l.timbers.cap.w);
-    if (before && y - before.y < room + 0.05) continue;
     const ground = v.groundBy === "heights" ? at.groundZ : at.groundZ + (y * v.crossfall) / 100;
+    // pedestals spread towards the ground: two that are clear at their tops may not be there
+    const spread = v.footing === "pedestal" ? v.pedestalBatter / 12 : 0;
+    const feet = before ? (at.footZ - before.ground + at.footZ - ground) * spread : 0;
+    const room = Math.max(wide + feet, l.timbers.cap.w);
+    if (before && y - before.y < room + 0.05) continue;
     out.push({ bent: at.number, post: p.name, y, top: at.footZ, ground });
   }
   return out;

@@ -350,6 +350,10 @@ describe("where two things come to the hundredth of a millimetre", () => {
     ["ties over bents on a canted curve", { scale: "G", milling: "full-sawn", series: ["scale", "metric"] }, { curve: "model", superelevation: 158.75, swayEnd: "flush", middleSill: "6×10" }],
     // a tie on a grade leans: its top lies under the end of a walkway that its station is clear of
     ["walkways that end beside a leaning tie", { scale: "O", milling: "full-sawn", series: ["metric"] }, { curve: "model", grade: 6.75, crossfall: -21.75, walkway: "left", cap: "14×14", post: "6×6" }],
+    // on steep ground it comes down past the foot of the higher bent
+    ["braces beside long mudsills", { scale: "TT", milling: "dressed", series: ["scale", "inch", "metric"] }, { curve: "degree", groundBy: "heights", mudsillLength: 4264.6, plyBays: 4, tieLength: 2439.9 }],
+    // two that are clear at their tops may not be at the ground: they are one
+    ["pedestals that spread towards deep ground", { scale: "S", milling: "dressed", series: ["scale"] }, { swayStep: 1060.45, footing: "pedestal", pedestalTop: feet(6), capLength: feet(29), levelOverhang: inches(3) }],
     // a brace leans with its post, so that its corner comes nearer to the sway brace
     ["braces inside of battered posts", { scale: "1", milling: "dressed", series: ["scale"] }, { swayStep: 146.05, plies: 4, bulkheads: false, posts: 2, middleSill: "8×16" }],
   ]; // prettier-ignore
