@@ -4,6 +4,7 @@ import { designHash, shortHash, type Design, type StructureDesign } from "../job
 import { feet, prototype, scaleLabel, tellIn, toModel, type Units } from "../units";
 import { singleSheet, template } from "./template";
 import { buildSheets } from "./buildSheets";
+import { sitePlan } from "./sitePlan";
 import { sheetsOfKind, type NamedDrawing } from "./kindSheets";
 
 /** One jig of a job: a template with the words that go in its title block. */
@@ -22,23 +23,29 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
     ? { length: toModel(d.scale, prototype(5000)), label: "5 m" }
     : { length: toModel(d.scale, feet(10)), label: "10 ft" };
   const issue = shortHash(designHash(d));
-  return d.structures
-    .filter((s) => !s.fault && s.resolved.sticks.length > 0)
-    .flatMap((structure) =>
-      drawingsOf(structure, d).map(({ what, drawing }) => ({
-        structure,
-        words: {
-          job: [d.doc.name, d.doc.brief.railroad].filter(Boolean).join(" · "),
-          title: `${structure.structure.name}: ${what}`,
-          scale: scaleLabel(d.scale),
-          date,
-          issue,
-          graphic,
-        },
-        drawing: inUnits(drawing, d.doc.brief.units),
-        fileName: `${slug(structure.structure.name) || "jig"}-${slug(what)}`,
-      })),
-    );
+  const sheet = (structure: StructureDesign, title: string, fileName: string, drawing: Drawing): JigSheet => ({
+    structure,
+    words: {
+      job: [d.doc.name, d.doc.brief.railroad].filter(Boolean).join(" · "),
+      title,
+      scale: scaleLabel(d.scale),
+      date,
+      issue,
+      graphic,
+    },
+    drawing: inUnits(drawing, d.doc.brief.units),
+    fileName,
+  });
+  const framed = d.structures.filter((s) => !s.fault && s.resolved.sticks.length > 0);
+  const plan = sitePlan(d);
+  return [
+    ...(plan ? [sheet(framed[0]!, "Plan of the spot", "plan-of-the-spot", plan)] : []),
+    ...framed.flatMap((s) =>
+      drawingsOf(s, d).map(({ what, drawing }) =>
+        sheet(s, `${s.structure.name}: ${what}`, `${slug(s.structure.name) || "jig"}-${slug(what)}`, drawing),
+      ),
+    ),
+  ];
 }
 /** The same drawing with the words on it in the units of the job. */
 const inUnits = (d: Drawing, units: Units): Drawing => ({
