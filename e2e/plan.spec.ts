@@ -22,7 +22,7 @@ test("the plan of the spot: a shed is dragged against the house, turned, typed e
   const before = await place("Coal shed");
   // pressed on the drawing
   await board.locator("[data-stick=coal]").click();
-  const hold = page.getByRole("button", { name: "Move Coal shed" });
+  const hold = page.getByRole("button", { name: "Move Coal shed", exact: true });
   // the gap to the house is the figure at its left
   const middle = async (what: ReturnType<typeof board.locator>): Promise<[number, number]> => {
     const box = (await what.boundingBox())!;
@@ -48,7 +48,7 @@ test("the plan of the spot: a shed is dragged against the house, turned, typed e
   expect(Math.abs(there.x - (before.x - gap))).toBeLessThan(0.06);
   expect(there.y).toBeCloseTo(before.y, 0);
 
-  await page.getByRole("button", { name: "Turn Coal shed" }).press("Shift+ArrowLeft");
+  await page.getByRole("button", { name: "Turn Coal shed", exact: true }).press("Shift+ArrowLeft");
   await expect.poll(async () => (await place("Coal shed")).turn).toBe(15);
   const clash = page.getByRole("listitem").filter({ hasText: /Section house and Coal shed stand in each other/ });
   await expect(clash).toBeVisible({ timeout: 20_000 });

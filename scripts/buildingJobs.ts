@@ -107,7 +107,7 @@ export function sectionHouses(): JobDoc {
   const at: Readonly<Record<string, readonly [number, number, number]>> = {
     house: [-60, 14, 0],
     tools: [108, -18, 90],
-    coal: [48, 44, 0],
+    coal: [48, 50, 0],
   };
   // each stands on the spot with its lowest wood
   const facts = planFacts(designOf(doc));
