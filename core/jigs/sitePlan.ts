@@ -1,7 +1,7 @@
 import { line, outline, rectangle, text, type Drawing, type Entity, type Layer } from "../drawing";
 import { addScaled, type Vec2 } from "../geometry";
 import type { Design } from "../job";
-import { clearance, planFacts, planPoint, pointIn, wallsAt, type Place, type PlanFacts } from "../site";
+import { clearance, planFacts, planPoint, pointIn, solidStretches, wallsAt, type Place, type PlanFacts } from "../site";
 import { model, printMm } from "../units";
 
 /** Height of names and of figures on the plan, mm of paper. */
@@ -61,8 +61,6 @@ function wallLines({ facts, place }: Stands): Entity[] {
       const p = pointIn(place, addScaled(w.from, w.along, along));
       return [p[0], p[1]];
     };
-    const gaps = [...w.openings].sort((a, b) => a.from - b.from);
-    const ends = [0, ...gaps.flatMap((o) => [o.from, o.to]), w.length];
-    return ends.flatMap((from, i) => (i % 2 === 0 ? [line(at(from), at(ends[i + 1]!), "outline")] : []));
+    return solidStretches(w).map(([from, to]) => line(at(from), at(to), "outline"));
   });
 }

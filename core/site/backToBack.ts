@@ -1,16 +1,16 @@
 import { addScaled, dot, sub, TOLERANCE, type Vec3 } from "../geometry";
 import type { OuterWall } from "../structures";
-import { wallsAt } from "./snap";
+import { wallsAt, type PlacedWall } from "./placedWall";
 import type { Standing } from "./standing";
 
 /** A wall where it stands in the plan. */
 export interface StandingWall extends OuterWall {
   readonly of: Standing;
 }
-/** Two walls of different structures that look at each other. Model mm. */
+/** How two walls look at each other. Model mm. */
 export interface BackToBack {
-  readonly a: StandingWall;
-  readonly b: StandingWall;
+  readonly a: PlacedWall;
+  readonly b: PlacedWall;
   /** Between their outermost faces. */
   readonly gap: number;
   /** The stretch of a that b stands before, from a's left end, and the heights over the plan's level that both have. */
@@ -30,7 +30,7 @@ export const wallsIn = (s: Standing): StandingWall[] => {
 const PARALLEL = Math.cos(Math.PI / 180);
 
 /** How two walls look at each other; undefined where they are not parallel, look away from each other, or nothing of one stands before the other. */
-export function facing(a: StandingWall, b: StandingWall): BackToBack | undefined {
+export function facing(a: PlacedWall, b: PlacedWall): BackToBack | undefined {
   if (dot(a.out, b.out) > -PARALLEL) return undefined;
   const ends = [b.from, addScaled(b.from, b.along, b.length)].map((p): Vec3 => sub(p, a.from));
   const at = ends.map((p) => dot(p, a.along));

@@ -7,4 +7,6 @@ export * from "./standing";
 export * from "./clash";
 export * from "./backToBack";
 export * from "./planFacts";
+export * from "./placedWall";
 export * from "./snap";
+export * from "./clearances";

@@ -72,6 +72,15 @@ export interface ViewLine {
   readonly words: string;
 }
 
+/** An opening in a wall: model mm from the wall's left end seen from outside, and over the level that the wall says. */
+export interface WallOpening {
+  readonly name: string;
+  readonly door: boolean;
+  readonly from: number;
+  readonly to: number;
+  readonly sill: number;
+  readonly head: number;
+}
 /** A wall as a neighbour meets it, in its structure's own axes, model mm: its outermost face from the left end seen from outside. */
 export interface OuterWall {
   /** In words: "front wall". */
@@ -83,15 +92,8 @@ export interface OuterWall {
   readonly out: Vec3;
   readonly length: number;
   readonly height: number;
-  /** Openings by their places from the left end and over the foot. */
-  readonly openings: readonly {
-    readonly name: string;
-    readonly door: boolean;
-    readonly from: number;
-    readonly to: number;
-    readonly sill: number;
-    readonly head: number;
-  }[];
+  /** Over its foot. */
+  readonly openings: readonly WallOpening[];
 }
 
 /** Something that is put together by itself before it is joined: its sticks, and the directions to the right, up and towards the eye as it lies on the bench. */

@@ -1,5 +1,5 @@
 import { addScaled } from "core/geometry";
-import { pointIn, planPoint } from "core/site";
+import { planPoint, pointIn, solidStretches } from "core/site";
 import type { BoardView } from "~/board/Board";
 import { usePlaceDrag } from "./PlaceHandles";
 import type { Placed, Places } from "./usePlaces";
@@ -37,16 +37,13 @@ export function Footprint({
           const q = pointIn(p.place, addScaled(w.from, w.along, along));
           return on([q[0], q[1]]);
         };
-        const gaps = [...w.openings].sort((a, b) => a.from - b.from);
-        const solid = [0, ...gaps.flatMap((o) => [o.from, o.to]), w.length];
         return (
           <g key={w.name} stroke={picked ? "var(--vermilion)" : "var(--ink)"}>
-            {solid.map((from, i) => {
-              if (i % 2 || i + 1 >= solid.length) return null;
-              const [a, b] = [at(from), at(solid[i + 1]!)];
+            {solidStretches(w).map(([from, to], i) => {
+              const [a, b] = [at(from), at(to)];
               return <line key={i} x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} strokeWidth={2.6} />;
             })}
-            {gaps.map((o, i) => {
+            {w.openings.map((o, i) => {
               const [a, b] = [at(o.from), at(o.to)];
               return (
                 <line

@@ -1,6 +1,6 @@
 import type { Vec3 } from "../../../geometry";
 import { prototype, toModel } from "../../../units";
-import type { Context } from "../../kind";
+import type { Context, WallOpening } from "../../kind";
 import { type Timber, timberOf } from "../../timber";
 import { counting } from "../floorAlone";
 import type { BuildingValues } from "../parameters";
@@ -12,14 +12,8 @@ export type Side = "S" | "E" | "N" | "W";
 export const EAVES = ["S", "N"] as const;
 export const ENDS = ["E", "W"] as const;
 
-/** An opening in a wall: model mm from the wall's left outer corner and over the floor. */
-export interface Gap {
-  readonly name: string;
-  readonly door: boolean;
-  readonly from: number;
-  readonly to: number;
-  readonly sill: number;
-  readonly head: number;
+/** An opening in a wall, its heights over the floor. */
+export interface Gap extends WallOpening {
   /** Behind a bay: nothing closes or cases it. */
   readonly open?: true;
 }
