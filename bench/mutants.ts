@@ -2,18 +2,20 @@
  * Breaks core on purpose, one small change at a time, and tells which of them no test notices. Changes are drawn by a
  * seed: a sign, a factor, a comparison, a least for a most, a condition turned round, a call left out. Each runs in a copy
  * of the tree with the tests that the file has to do with, to the first that fails.
- * Run: npx tsx bench/mutants.ts [seed] [count] [part of a path]. Ends with 1 where fewer than 85 % are caught.
+ * Run: npx tsx bench/mutants.ts [seed] [count] [part of a path] [first]. Ends with 1 where fewer than 85 % are caught; a
+ * run that was broken off goes on from its first that is not told yet.
  */
 import { spawnSync } from "node:child_process";
 import { cpSync, existsSync, mkdirSync, readFileSync, readdirSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join, resolve } from "node:path";
-import ts from "typescript";
+import { parseSync } from "oxc-parser";
 import { stream } from "../core/cutting/stream";
 
 const seed = Number(process.argv[2] ?? 1);
 const wanted = Number(process.argv[3] ?? 200);
 const within = process.argv[4] ?? "";
+const first = Number(process.argv[5] ?? 0);
 const LIMIT = 400_000;
 
 interface Change {
@@ -22,29 +24,44 @@ interface Change {
   readonly to: string;
 }
 const SWAPS: Readonly<Record<string, string>> = { "+": "-", "-": "+", "*": "/", "/": "*", "<": ">=", ">": "<=", "<=": ">", ">=": "<", "===": "!==", "!==": "===", "&&": "||", "||": "&&" }; // prettier-ignore
+const MATHS: Readonly<Record<string, string>> = { min: "max", max: "min", sin: "cos", cos: "sin", floor: "ceil", ceil: "floor" }; // prettier-ignore
+/** A node of the syntax tree as the parser gives it. */
+interface Node {
+  readonly type: string;
+  readonly start: number;
+  readonly end: number;
+  readonly [field: string]: unknown;
+}
 /** Every change that a file offers. */
 function changesOf(text: string): Change[] {
-  const file = ts.createSourceFile("x.ts", text, ts.ScriptTarget.Latest, true);
   const out: Change[] = [];
-  const put = (node: ts.Node, to: string): void => void out.push({ at: node.getStart(file), end: node.getEnd(), to });
-  const visit = (node: ts.Node): void => {
-    if (ts.isTypeNode(node)) return;
-    if (ts.isBinaryExpression(node)) {
-      const to = SWAPS[node.operatorToken.getText(file)];
-      const words = ts.isStringLiteralLike(node.left) || ts.isStringLiteralLike(node.right) || ts.isTemplateExpression(node.left); // prettier-ignore
-      if (to && !words) put(node.operatorToken, to);
+  const put = (node: Node, to: string): void => void out.push({ at: node.start, end: node.end, to });
+  const worded = (n: Node): boolean => n.type === "TemplateLiteral" || (n.type === "Literal" && typeof n.value === "string"); // prettier-ignore
+  const visit = (node: Node): void => {
+    // types do not run; what a cast holds does
+    if (/^TS/.test(node.type) && !node.expression) return;
+    if (node.type === "BinaryExpression" || node.type === "LogicalExpression") {
+      const [left, right, sign] = [node.left as Node, node.right as Node, node.operator as string];
+      const at = text.indexOf(sign, left.end);
+      if (SWAPS[sign] && !worded(left) && !worded(right)) out.push({ at, end: at + sign.length, to: SWAPS[sign] });
     }
-    if (ts.isNumericLiteral(node) && !["0", "1"].includes(node.text)) put(node, `(${node.text} * 1.1)`);
-    if (ts.isPropertyAccessExpression(node) && node.expression.getText(file) === "Math") {
-      const to = { min: "max", max: "min", sin: "cos", cos: "sin", floor: "ceil", ceil: "floor" }[node.name.text];
-      if (to) put(node.name, to);
+    if (node.type === "Literal") {
+      if (typeof node.value === "number" && node.value !== 0 && node.value !== 1) put(node, `(${node.raw as string} * 1.1)`); // prettier-ignore
+      if (typeof node.value === "boolean") put(node, String(!node.value));
     }
-    if (node.kind === ts.SyntaxKind.TrueKeyword) put(node, "false");
-    if (node.kind === ts.SyntaxKind.FalseKeyword) put(node, "true");
-    if (ts.isExpressionStatement(node) && ts.isCallExpression(node.expression)) put(node, ";");
-    ts.forEachChild(node, visit);
+    if (node.type === "MemberExpression" && (node.object as Node).name === "Math") {
+      const name = node.property as Node;
+      const to = MATHS[name.name as string];
+      if (to) put(name, to);
+    }
+    if (node.type === "ExpressionStatement" && (node.expression as Node).type === "CallExpression") put(node, ";");
+    for (const [field, value] of Object.entries(node)) {
+      if (field === "typeAnnotation" || field === "returnType" || field === "typeParameters" || field === "typeArguments") continue; // prettier-ignore
+      for (const child of Array.isArray(value) ? (value as unknown[]) : [value])
+        if (child && typeof child === "object" && "type" in child) visit(child as Node);
+    }
   };
-  visit(file);
+  visit(parseSync("x.ts", text).program as unknown as Node);
   return out;
 }
 const files = (dir: string): string[] =>
@@ -83,14 +100,27 @@ const all = files("core")
   .filter((f) => f.includes(within))
   .flatMap((f) => changesOf(readFileSync(f, "utf8")).map((change) => ({ f, change })));
 const run = (...args: string[]): boolean =>
-  spawnSync("npx", ["vitest", ...args, "--bail", "1"], { cwd: copy, timeout: LIMIT, stdio: "ignore" }).status !== 0;
+  spawnSync(process.execPath, [resolve("node_modules/vitest/vitest.mjs"), ...args, "--bail", "1", "--poolOptions.forks.minForks", "1", "--poolOptions.forks.maxForks", "1"], { cwd: copy, timeout: LIMIT, stdio: "ignore" }).status !== 0; // prettier-ignore
 const hasTests = (dir: string): boolean => readdirSync(dir).some((f) => f.endsWith(".test.ts"));
+/** Test files that took longer than 8 s in the last whole run of the unit tests; what is quick is asked first. */
+const slow = existsSync(".cache/unit.json")
+  ? (
+      JSON.parse(readFileSync(".cache/unit.json", "utf8")) as {
+        testResults: { name: string; startTime: number; endTime: number }[];
+      }
+    ).testResults // prettier-ignore
+      .filter((t) => t.endTime - t.startTime > 8000)
+      .map((t) => t.name.replace(/^.*?\/(?=(core|app|cli|scripts)\/)/, ""))
+  : [];
 // what lies beside a file notices soonest
 const fails = (f: string): boolean =>
-  (hasTests(dirname(f)) && run("run", `${dirname(f)}/`)) || run("related", "--run", f);
+  (hasTests(dirname(f)) && run("run", `${dirname(f)}/`)) ||
+  (slow.length > 0 && run("related", "--run", f, ...slow.flatMap((s) => ["--exclude", s]))) ||
+  run("related", "--run", f);
 // a test that fails by itself would catch everything
 if (fails(join("core", "carpentry", "stairs.ts"))) throw new Error("The tests fail before anything is broken.");
 let [caught, tried] = [0, 0];
+for (let i = 0; i < first; i++) r();
 while (tried < wanted) {
   const { f, change } = all[Math.floor(r() * all.length)]!;
   const text = readFileSync(f, "utf8");
@@ -102,7 +132,7 @@ while (tried < wanted) {
   writeFileSync(target, text);
   tried++;
   if (noticed) caught++;
-  console.log(`${noticed ? "caught  " : "SURVIVED"} ${f}:${line} “${text.slice(change.at, change.end).replace(/\s+/g, " ").slice(0, 60)}” → “${change.to}”`); // prettier-ignore
+  console.log(`${first + tried} ${noticed ? "caught  " : "SURVIVED"} ${f}:${line} “${text.slice(change.at, change.end).replace(/\s+/g, " ").slice(0, 60)}” → “${change.to}”`); // prettier-ignore
 }
 console.log(`${caught} of ${tried} caught (seed ${seed})`);
 process.exit(caught / tried >= 0.85 ? 0 : 1);

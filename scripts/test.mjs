@@ -75,12 +75,12 @@ async function runUnits() {
 }
 // they wait for nobody: what reads the code, and the build, go on beside them
 const units = runUnits();
-step("lint", await beside("node_modules/eslint/bin/eslint.js", ["."]));
-step("format", await beside("node_modules/prettier/bin/prettier.cjs", ["--check", "--log-level", "warn", "."]));
+step("lint", await beside("node_modules/oxlint/bin/oxlint", ["."]));
+step("format", await beside("node_modules/oxfmt/bin/oxfmt", ["--check", "."]));
 step(
   "types",
   (await beside("node_modules/@react-router/dev/bin.js", ["typegen"])) &&
-    (await beside("node_modules/typescript/bin/tsc", ["--noEmit"])),
+    (await beside("node_modules/tsc/bin/tsc", ["--noEmit"])),
 );
 step("build", await beside("scripts/build.mjs", []));
 const ended = await units;

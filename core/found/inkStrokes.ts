@@ -51,7 +51,8 @@ function inkOf(cv: OpenCv, image: GrayImage): { readonly ink: Ink; readonly bina
   const counts = new Array<number>(256).fill(0);
   for (const x of d) counts[x]!++;
   let full = 255;
-  for (let left = width * height * 0.004; full > 40 && (left -= counts[full]!) > 0; full--);
+  let left = width * height * 0.004;
+  while (full > 40 && (left -= counts[full]!) > 0) full--;
   const dark = new Float32Array(width * height);
   for (let i = 0; i < dark.length; i++) dark[i] = Math.min(1, d[i]! / full);
   const binary = new cv.Mat();

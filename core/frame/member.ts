@@ -75,7 +75,8 @@ export type Body = StraightBody | RoundBody | RunBody | PanelBody;
 
 /** How an end finishes that no joint cuts. `beyond` is past the end of the work line, model mm. */
 export type FreeEnd =
-  { readonly kind: "square"; readonly beyond: number } | { readonly kind: "plumb" | "level"; readonly beyond: number };
+  | { readonly kind: "square"; readonly beyond: number }
+  | { readonly kind: "plumb" | "level"; readonly beyond: number };
 
 /** A stick, round, bent strip, panel or block placed in space. Its id is a semantic path that survives edits. */
 export interface Member {

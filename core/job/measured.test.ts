@@ -86,7 +86,7 @@ describe("a parameter keeps the measure it came from", () => {
       "Length, outside of the framing was set from “M” on “Plan”, which reads 19′-2 3/8″ now; it is 20′-0″.",
     );
     expect(f?.remedy).toMatchObject({ do: "set", param: "length", label: "Take 19′-2 3/8″" });
-    expect((f?.remedy as { value: number }).value).toBeCloseTo(feet(19.2), 1);
+    expect((f!.remedy as { value: number }).value).toBeCloseTo(feet(19.2), 1);
   });
 });
 

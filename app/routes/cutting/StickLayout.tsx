@@ -1,4 +1,6 @@
+import { memo, useMemo } from "react";
 import { gapWords, type ItemPlan, type PlannedStick } from "core/cutting";
+import type { PieceShape } from "core/frame";
 import { hull } from "core/geometry";
 import { printNumber } from "core/units";
 import { serves } from "core/job";
@@ -7,6 +9,12 @@ import { useJob } from "~/job/JobContext";
 import type { usePlan } from "~/job/usePlan";
 import { useUnits } from "~/job/units";
 
+/** What every stick of the plan is drawn with. */
+interface Pieces {
+  readonly shapes: ReadonlyMap<string, PieceShape>;
+  readonly cut: ReadonlySet<string>;
+  readonly selected: string | undefined;
+}
 /** The plan drawn: each stick with its pieces, kerfs and offcut, how good the plan is and how that is known. */
 export function StickLayout({
   plan,
@@ -15,7 +23,11 @@ export function StickLayout({
   plan: ReturnType<typeof usePlan>;
   styrene: (item: string) => boolean;
 }) {
+  const job = useJob();
   const { plans, seeking, fault, stop, again } = plan;
+  const shapes = useMemo(() => new Map(job.design.pieces.map((p) => [p.mark, p.shape])), [job.design.pieces]);
+  const cut = useMemo(() => new Set(job.statuses.filter(serves).map((c) => c.stick)), [job.statuses]);
+  const pieces = useMemo<Pieces>(() => ({ shapes, cut, selected: job.selected }), [shapes, cut, job.selected]);
   const open = plans.filter((p) => p === undefined || p.seeking).length;
   const unproven = plans.some((p) => p && gapWords(p.plan) !== "");
   return (
@@ -43,13 +55,27 @@ export function StickLayout({
       {fault && <p className="text-fault">{fault}</p>}
       {plans.length === 0 && <p className="text-lg">Every piece is cut. What was cut is under Bench.</p>}
       {plans.map(
-        (p) => p && <Item key={p.plan.item} plan={p.plan} seeking={p.seeking} styrene={styrene(p.plan.item)} />,
+        (p) =>
+          p && (
+            <Item key={p.plan.item} plan={p.plan} seeking={p.seeking} styrene={styrene(p.plan.item)} pieces={pieces} />
+          ),
       )}
     </div>
   );
 }
 
-function Item({ plan, seeking, styrene }: { plan: ItemPlan; seeking: boolean; styrene: boolean }) {
+/** One section's sticks; news of another section leaves it as it is. */
+const Item = memo(function Item({
+  plan,
+  seeking,
+  styrene,
+  pieces,
+}: {
+  plan: ItemPlan;
+  seeking: boolean;
+  styrene: boolean;
+  pieces: Pieces;
+}) {
   const { M } = useUnits();
   const r = plan.result;
   if (r.status === "too long")
@@ -71,7 +97,8 @@ function Item({ plan, seeking, styrene }: { plan: ItemPlan; seeking: boolean; st
   const longest = Math.max(...plan.sticks.map((s) => s.length));
   const costed = plan.lengths.some((l) => l.cost !== Math.round(l.length));
   return (
-    <section aria-label={plan.name}>
+    // what is out of sight is not laid out
+    <section aria-label={plan.name} className="[contain-intrinsic-size:auto_400px] [content-visibility:auto]">
       <h2 className="head text-[20px]">
         {plan.name}: {r.sticks} {r.sticks === 1 ? "stick" : "sticks"}
         {costed ? `, costing ${printNumber(r.cost, 2)}` : ""}
@@ -93,12 +120,12 @@ function Item({ plan, seeking, styrene }: { plan: ItemPlan; seeking: boolean; st
       </p>
       <ol className="space-y-1.5">
         {plan.sticks.map((s, i) => (
-          <Stick key={i} n={i + 1} stick={s} longest={longest} styrene={styrene} />
+          <Stick key={i} n={i + 1} stick={s} longest={longest} styrene={styrene} pieces={pieces} />
         ))}
       </ol>
     </section>
   );
-}
+});
 
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
@@ -113,15 +140,25 @@ function Trouble({ name, text }: { name: string; text: string }) {
 
 /** Drawing units across the longest stick: about a pixel each on a small screen. */
 const W = 640;
-function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick; longest: number; styrene: boolean }) {
+function Stick({
+  n,
+  stick,
+  longest,
+  styrene,
+  pieces,
+}: {
+  n: number;
+  stick: PlannedStick;
+  longest: number;
+  styrene: boolean;
+  pieces: Pieces;
+}) {
   const job = useJob();
   const { M } = useUnits();
   const k = W / longest;
-  const shapes = new Map(job.design.pieces.map((p) => [p.mark, p.shape]));
   const { mark, takeBack } = useCutMarks();
   const sticks = stick.cuts.map((c) => c.stick);
-  const cut = new Set(job.statuses.filter(serves).map((c) => c.stick));
-  const done = sticks.every((c) => cut.has(c));
+  const done = sticks.every((c) => pieces.cut.has(c));
   return (
     <li className={`flex items-center gap-3 ${done ? "opacity-60" : ""}`}>
       <span className="head w-7 text-right text-[16px]">{n}</span>
@@ -141,7 +178,7 @@ function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick;
           strokeDasharray="5 3"
         />
         {stick.cuts.map((c) => {
-          const shape = shapes.get(c.mark);
+          const shape = pieces.shapes.get(c.mark);
           const axis = shape?.ends[0][0]?.face[1] === "v" ? 2 : 1;
           const pts = shape
             ? hull(
@@ -150,7 +187,7 @@ function Stick({ n, stick, longest, styrene }: { n: number; stick: PlannedStick;
               )
             : [];
           const half = Math.max(...pts.map((p) => Math.abs(p[1])), 1e-9);
-          const on = c.stick === job.selected;
+          const on = c.stick === pieces.selected;
           return (
             <g key={c.stick} onClick={() => job.select(c.stick)} style={{ cursor: "pointer" }}>
               <polygon
