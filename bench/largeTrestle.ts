@@ -1,16 +1,12 @@
 /** How long a whole trestle takes to frame, group into pieces and lay out for drawing, from 10 to 240 bents, and after an edit of one bay. Run: npx tsx bench/largeTrestle.ts */
 import { elevation, VIEWS } from "../core/drawing";
 import { piecesOf, resolve } from "../core/frame";
-import { stockLookup } from "../core/job";
+import { fullSawn } from "../core/structures/sound.fixture";
 import { trestleFrame } from "../core/structures/whole-trestle/frame";
 import { largeTrestle } from "./largeTrestleValues";
 import { scaleOf } from "../core/units";
 
 const scale = scaleOf("HO");
-const stock = stockLookup(
-  { stock: { milling: "full-sawn", series: ["scale"], choices: {}, sticks: {} } } as never,
-  scale,
-);
 const median = (n: number[]): number => [...n].sort((a, b) => a - b)[Math.floor(n.length / 2)]!;
 console.log("bents  members  frame ms  cut ms  drawn ms  pieces ms (of each)  all ms   (medians of 7)");
 for (const bents of [10, 30, 60, 120, 240]) {
@@ -20,7 +16,7 @@ for (const bents of [10, 30, 60, 120, 240]) {
   for (let i = 0; i < 7; i++) {
     const v = largeTrestle(bents, i);
     const t0 = performance.now();
-    const frame = trestleFrame(v, { structure: "t", scale, stock });
+    const frame = trestleFrame(v, fullSawn(scale));
     const t1 = performance.now();
     const r = resolve(frame);
     const t2 = performance.now();

@@ -1,7 +1,7 @@
 /** The long random run: npx tsx bench/randomBents.ts [count] [seed]. Every bent has to stand sound. */
 import fc from "fast-check";
 import { bearings, connectedGroups, interferences, resolve } from "../core/frame";
-import { chooseStock, parseNominal } from "../core/lumber";
+import { fullSawn } from "../core/structures/sound.fixture";
 import { trestleBent } from "../core/structures/trestle";
 import { randomBent } from "../core/structures/trestle/randomBent.fixture";
 import { SCALES } from "../core/units";
@@ -13,9 +13,7 @@ fc.assert(
   fc.property(randomBent, fc.constantFrom(...SCALES), (v, scale) => {
     fc.pre(trestleBent.check(v).length === 0);
     tried++;
-    const stock = (n: string) =>
-      chooseStock(parseNominal(n)!, n, { milling: "full-sawn", series: ["scale"], choices: {} }, scale);
-    const r = resolve(trestleBent.frame(v, { structure: "b", scale, stock }));
+    const r = resolve(trestleBent.frame(v, fullSawn(scale)));
     const trouble = [...interferences(r), ...bearings(r).filter((b) => !b.ok)];
     if (trouble.length > 0 || connectedGroups(r).length !== 1)
       throw new Error(JSON.stringify(trouble[0] ?? "falls apart"));

@@ -6,3 +6,4 @@ export * from "./rafterTable";
 export * from "./rafters";
 export * from "./hipRoof";
 export * from "./stairs";
+export * from "./sheetWork";

@@ -12,7 +12,7 @@ import {
 import { cutLength } from "../cutting";
 import { dot, type Vec2 } from "../geometry";
 import { boundsOf } from "../geometry";
-import { catalogue, OTHER_STOCK } from "../lumber";
+import { catalogue, otherStock } from "../lumber";
 import { VIEWS } from "../drawing";
 import { longestStick, whereWords, type Design, type StructureDesign } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
@@ -239,7 +239,7 @@ function lengthFindings(d: Design): Finding[] {
   const longestOf = longestStick(d.doc, d.scale);
   const groups = new Map<string, { readonly p: Piece; readonly need: number; readonly longest: number }[]>();
   for (const p of d.pieces) {
-    if (OTHER_STOCK[p.stock]) continue;
+    if (otherStock(p.stock)) continue;
     const longest = longestOf(p.stock) + d.doc.cutting.allowance;
     const need = cutLength(p, d.doc.cutting);
     if (need <= longest + 0.005) continue;

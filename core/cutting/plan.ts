@@ -1,5 +1,5 @@
 import type { Piece } from "../frame";
-import { OTHER_STOCK, type StockItem } from "../lumber";
+import { otherStock, type StockItem } from "../lumber";
 import { model, type Model } from "../units";
 import type { LinearSolver } from "./linear";
 import type { StickProblem, StickResult, StockLength } from "./problem";
@@ -57,7 +57,7 @@ export function wantedByItem(
   const out = new Map<string, Wanted[]>();
   for (const p of pieces) {
     // castings, blocks and sheet parts come off no stick
-    if (OTHER_STOCK[p.stock]) continue;
+    if (otherStock(p.stock)) continue;
     const length = cutLength(p, settings);
     for (const stick of p.sticks) {
       if (done.has(stick)) continue;

@@ -8,6 +8,8 @@ import type { Model } from "../units";
  */
 export type Face = "+v" | "-v" | "+w" | "-w" | `e${number}`;
 export type End = 0 | 1;
+/** How a piece may be turned and still be the same. */
+export type Turning = "any" | "face" | "none";
 
 /** One stick of a section: sizes along v and w, and its centre from the centre of the whole. Single sticks have one with an empty name. */
 export interface Component {
@@ -64,6 +66,13 @@ export interface PanelBody {
   readonly bevel: readonly number[];
   readonly thickness: Model;
   readonly stock: string;
+  /** Lines on its "+w" face, square to `across`: one at `first` (model mm from the outline's origin) and every pitch from there, both ways. `turns` where half a turn in its plane changes nothing. */
+  readonly texture?: {
+    readonly across: "u" | "v";
+    readonly pitch: Model;
+    readonly first: number;
+    readonly turns: boolean;
+  };
   /** Convex holes and pockets, counter-clockwise, with the bevel of each edge. */
   readonly holes: readonly {
     readonly name: string;
@@ -104,8 +113,8 @@ export interface Member {
   readonly grounded?: boolean;
   /** What it lies over, for a painter who goes by depth: the sticks of a role in an assembly, which slope away under it. Those of a group keep their own order, but for what lies over an assembly of the group's own besides. */
   readonly over?: { readonly assembly: string; readonly role: string; readonly group: string; readonly own?: string };
-  /** "any": plain stock may be turned over every way; "face": the -w face has to stay out of sight (textured or grained). */
-  readonly turning?: "any" | "face";
+  /** "any": plain stock may be turned over every way; "face": the -w face has to stay out of sight (textured or grained); "none": what is on its face has its own way up. */
+  readonly turning?: Turning;
 }
 
 /** The name of a member's nominal size, by which its stock is chosen: "12×12", "⌀2" for a round. */

@@ -1,4 +1,5 @@
 import { TOLERANCE, type Vec3 } from "../geometry";
+import type { Turning } from "./member";
 import type { PieceShape } from "./pieceShape";
 
 type Turn = (p: Vec3) => Vec3;
@@ -20,6 +21,8 @@ const TURNS: readonly Turn[] = [
 /** Turns that keep the -w face down: none, and end for end on that face. */
 const FACE_TURNS: readonly Turn[] = [(p) => p, (p) => [-p[0], -p[1], p[2]]];
 
+const WAYS: Readonly<Record<Turning, readonly Turn[]>> = { any: TURNS, face: FACE_TURNS, none: [(p) => p] };
+
 /** The same shape seen in a mirror across v. */
 export const mirrored = (s: PieceShape): PieceShape => {
   const m = (p: Vec3): Vec3 => [p[0], -p[1], p[2]];
@@ -35,11 +38,11 @@ export const mirrored = (s: PieceShape): PieceShape => {
  * Whether two shapes are the same piece of material, one turned over or end for end as its stock allows, corners within
  * 0.02 mm and cuts within 0.05°. Mirror images are not the same unless a turn makes them so.
  */
-export function samePiece(a: PieceShape, b: PieceShape, turning: "any" | "face" = "any"): boolean {
+export function samePiece(a: PieceShape, b: PieceShape, turning: Turning = "any"): boolean {
   const tol = TOLERANCE.samePiece;
   if (a.kind !== b.kind || Math.abs(a.overall - b.overall) > tol) return false;
   if (a.corners.length === 0 || a.notchCorners.length !== b.notchCorners.length) return false;
-  return (turning === "face" ? FACE_TURNS : TURNS).some((turn) => {
+  return WAYS[turning].some((turn) => {
     const size = turn([0, b.section[0], b.section[1]]);
     if (Math.abs(Math.abs(size[1]) - a.section[0]) > tol || Math.abs(Math.abs(size[2]) - a.section[1]) > tol)
       return false;

@@ -1,5 +1,5 @@
 import { nominalOf, wholeId, type Piece, type Resolved } from "../frame";
-import { OTHER_STOCK } from "../lumber";
+import { otherStock } from "../lumber";
 import { dot, polygonArea, type Vec2 } from "../geometry";
 import { unionOf } from "../geometry/union";
 import {
@@ -223,7 +223,7 @@ function partsList(lying: readonly Resolved[], pieces: readonly Piece[], at: Vec
   const put = (cells: readonly string[], column: number, y: number, font: "label" | "text"): Entity[] =>
     cells.map((c, i) => text([at[0] + (PARTS[i]![1] + column * PARTS_WIDTH) * size * 0.8, y], c, size, "start", font));
   const cells = ({ p, n }: (typeof own)[number]): string[] => {
-    const nominal = OTHER_STOCK[p.stock] ? OTHER_STOCK[p.stock]! : nominalOf(p.shape.kind, p.nominal);
+    const nominal = otherStock(p.stock) ? otherStock(p.stock)! : nominalOf(p.shape.kind, p.nominal);
     const section = [...p.shape.section].sort((x, y) => x - y).map((x) => x.toFixed(2));
     return [p.mark, `${n}`, p.role, nominal, `${section.join(" × ")} mm`, printMm(p.shape.overall, 2)];
   };

@@ -1,5 +1,5 @@
 import { entryOf, nominalOf, type Entry } from "../frame";
-import { catalogue, OTHER_STOCK } from "../lumber";
+import { catalogue, otherStock } from "../lumber";
 import { printPrototype, toPrototype } from "../units";
 import type { Design } from "./design";
 import { endWords } from "./sawWords";
@@ -67,8 +67,8 @@ export function cutRows(d: Design): CutRow[] {
     mark: p.mark,
     count: p.sticks.length,
     piece: p.role,
-    nominal: OTHER_STOCK[p.stock] ? "" : nominalOf(p.shape.kind, p.nominal),
-    stock: names.get(p.stock) ?? OTHER_STOCK[p.stock] ?? p.stock,
+    nominal: otherStock(p.stock) ? "" : nominalOf(p.shape.kind, p.nominal),
+    stock: names.get(p.stock) ?? otherStock(p.stock) ?? p.stock,
     section_mm: [...p.shape.section]
       .sort((x, y) => x - y)
       .map((x) => x.toFixed(2))

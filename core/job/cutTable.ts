@@ -1,5 +1,5 @@
 import { entryOf, nominalOf, type Entry, type EntryEnd, type EntryNotch, type EntryRip } from "../frame";
-import { catalogue, OTHER_STOCK } from "../lumber";
+import { catalogue, otherStock } from "../lumber";
 import { printPrototype, toPrototype } from "../units";
 import { theoreticalOf } from "./cutList";
 import type { Design } from "./design";
@@ -15,7 +15,7 @@ export interface CutTable {
 /** Names of stock by id, with what is not cut from sticks. */
 export function stockNames(d: Pick<Design, "scale">): (id: string) => string {
   const names = new Map(catalogue(d.scale).map((i) => [i.id, i.name]));
-  return (id) => names.get(id) ?? OTHER_STOCK[id] ?? id;
+  return (id) => names.get(id) ?? otherStock(id) ?? id;
 }
 
 /**
@@ -88,7 +88,7 @@ export function cutTable(d: Design): CutTable {
         p.mark,
         p.sticks.length,
         p.role,
-        OTHER_STOCK[p.stock] ? "" : nominalOf(p.shape.kind, p.nominal),
+        otherStock(p.stock) ? "" : nominalOf(p.shape.kind, p.nominal),
         p.shape.kind,
         name(p.stock),
         length(entry.thickness),

@@ -1,5 +1,14 @@
 import { emptyFrame, nominalOf, piecesOf, resolve, type IssuedMark, type Piece, type ResolvedFrame } from "../frame";
-import { catalogue, chooseStock, parseNominal, type Match } from "../lumber";
+import {
+  catalogue,
+  chooseSheet,
+  chooseStock,
+  parseNominal,
+  sheetName,
+  type Match,
+  type SheetMatch,
+  type SheetWanted,
+} from "../lumber";
 import { framerOf, kindOf, type Context, type KindFace, type Params } from "../structures";
 import { scaleOf, type Scale } from "../units";
 import { chosenVariant } from "./chosenVariant";
@@ -27,6 +36,8 @@ export interface Design {
   readonly pieces: readonly Piece[];
   /** What each nominal size in use is made of. */
   readonly stock: ReadonlyMap<string, Match>;
+  /** The same of each textured sheet in use, by its name ("clapboard 6"). */
+  readonly sheets: ReadonlyMap<string, SheetMatch>;
 }
 interface Framed {
   readonly resolved: ResolvedFrame;
@@ -50,10 +61,16 @@ export function stockLookup(doc: JobDoc, scale: Scale): (name: string) => Match 
   };
 }
 
+/** Looks up the textured sheets of a job. */
+const sheetLookup =
+  (doc: JobDoc, scale: Scale) =>
+  (wanted: SheetWanted): SheetMatch =>
+    chooseSheet(wanted, doc.stock.choices, scale);
+
 /** What a job's structures are framed with: its scale, and what its stock makes of a nominal size. */
 export function benchOf(doc: JobDoc, structure: string): Context {
   const scale = scaleOf(doc.brief.scale.id, doc.brief.scale.ratio);
-  return { structure, scale, stock: stockLookup(doc, scale) };
+  return { structure, scale, stock: stockLookup(doc, scale), sheet: sheetLookup(doc, scale) };
 }
 
 /** Frames one variant of a structure. A fault is an outcome, not an exception, so that one broken structure leaves the others whole. */
@@ -137,6 +154,7 @@ const framed = new WeakMap<
     readonly scale: JobDoc["brief"]["scale"];
     readonly id: string;
     readonly names: ReadonlySet<string>;
+    readonly sheets: ReadonlyMap<string, SheetMatch>;
     readonly design: LazyStructure;
   }
 >();
@@ -163,12 +181,18 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
       known.scale === doc.brief.scale &&
       known.id === s.id
     ) {
-      return { design: known.design.of(s), names: known.names };
+      return { design: known.design.of(s), names: known.names, sheets: known.sheets };
     }
     const names = new Set<string>();
     const noted = (name: string): Match => (names.add(name), stock(name));
     const kind = kindOf(s.kind);
-    const context: Context = { structure: s.id, scale, stock: noted };
+    const sheets = new Map<string, SheetMatch>();
+    const sheet = (wanted: SheetWanted): SheetMatch => {
+      const m = chooseSheet(wanted, doc.stock.choices, scale);
+      sheets.set(sheetName(wanted), m);
+      return m;
+    };
+    const context: Context = { structure: s.id, scale, stock: noted, sheet };
     const frame = once(() => frameVariant(kind, s, variant, context, longest));
     const design = new LazyStructure(s, variant, kind, context, frame);
     framed.set(variant, {
@@ -179,9 +203,10 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
       scale: doc.brief.scale,
       id: s.id,
       names,
+      sheets,
       design,
     });
-    return { design, names };
+    return { design, names, sheets };
   });
   const structures = made.map((m) => m.design);
   const sticks = once(() => structures.flatMap((s) => s.resolved.sticks));
@@ -195,10 +220,18 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
     const names = [...new Set(made.flatMap((m) => [...m.names]))].filter((name) => out.has(name)).sort();
     return new Map(names.map((name) => [name, stock(name)] as const));
   });
+  const sheetsInUse = once(() => {
+    const used = new Set(sticks().map((k) => k.stock));
+    const all = made.flatMap((m) => [...m.sheets]).filter(([, m]) => used.has(m.item.id));
+    return new Map(all.sort(([a], [b]) => (a < b ? -1 : 1)));
+  });
   return {
     doc,
     scale,
     structures,
+    get sheets() {
+      return sheetsInUse();
+    },
     get pieces() {
       return pieces();
     },

@@ -6,3 +6,4 @@ export * from "./nominal";
 export * from "./series";
 export * from "./match";
 export * from "./choose";
+export * from "./sheets";

@@ -1,3 +1,4 @@
+import { sheetOf } from "./sheets";
 import { model, MM_PER_INCH, printFraction, type Model, type Scale } from "../units";
 
 /** Counts up whenever sizes or lengths of the series change, so that an issue knows what it was made from. */
@@ -40,8 +41,9 @@ const pairs = (sizes: readonly number[]): [number, number][] =>
 const inch = (n: number): Model => model(n * MM_PER_INCH);
 const thou = (n: number): string => `.${String(n).padStart(3, "0")}`;
 
-/** What is not cut from a stick: its name in lists. */
-export const OTHER_STOCK: Readonly<Record<string, string>> = { cast: "casting or block", sheet: "sheet" };
+/** What lists call stock that is not a stick: "sheet", the name of a sheet that is sold, "casting or block"; undefined for a stick. */
+export const otherStock = (id: string): string | undefined =>
+  id === "cast" ? "casting or block" : id === "sheet" ? "sheet" : sheetOf(id)?.name;
 
 /** Everything the five series offer at a scale, in a fixed order. Lengths are the usual ones (common practice). */
 export function catalogue(scale: Scale): readonly StockItem[] {
@@ -111,6 +113,9 @@ const styrene = new Map<string, boolean>();
 export function isStyrene(item: string): boolean {
   let known = styrene.get(item);
   if (known === undefined)
-    styrene.set(item, (known = SERIES.find((s) => item.startsWith(`${s.id}/`))?.material === "styrene"));
+    styrene.set(
+      item,
+      (known = (sheetOf(item) ?? SERIES.find((s) => item.startsWith(`${s.id}/`)))?.material === "styrene"),
+    );
   return known;
 }

@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
-import { emptyJob, stockLookup } from "../job";
+import { benchOf, emptyJob } from "../job";
 import { inches, scaleOf } from "../units";
 import { KINDS } from "./all";
 import { changeParam, newRow, paramAt, valueAt, withValue, type Context, type Dimension, type Params, type StructureKind } from "."; // prettier-ignore
 
 const scale = scaleOf("HO", 304.8 / 3.5);
-const context = (): Context => ({ structure: "s", scale, stock: stockLookup(emptyJob("x"), scale) });
+const context = (): Context => ({ ...benchOf(emptyJob("x"), "s"), scale });
 const cases = KINDS.flatMap((k) => (k.starts ?? []).map((s) => [k, s.name, { ...k.initial(), ...s.params } as Params] as const)); // prettier-ignore
 const framed = cases.map(([k, name, p]) => [`${k.id}: ${name}`, k, p] as const);
 const kind = (id: string): StructureKind => KINDS.find((k) => k.id === id)!;

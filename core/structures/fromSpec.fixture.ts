@@ -1,5 +1,5 @@
 import { stream } from "../cutting/stream";
-import { chooseStock, parseNominal, type Match, type Milling, type SeriesId } from "../lumber";
+import { chooseSheet, chooseStock, parseNominal, type Match, type Milling, type SeriesId } from "../lumber";
 import { inches, scaleOf, SCALES } from "../units";
 import type { Context, Params, StructureKind } from "./kind";
 import { defaultsOf, type Param, type SingleParam, type Spec } from "./spec";
@@ -116,5 +116,5 @@ export function contextOf(bench: Bench): Context {
     known.set(name, m);
     return m;
   };
-  return { structure: "t", scale, stock };
+  return { structure: "t", scale, stock, sheet: (w) => chooseSheet(w, {}, scale) };
 }

@@ -1,14 +1,15 @@
 import type { Frame, Member, Resolved } from "../frame";
 import type { Vec3 } from "../geometry";
-import type { Match } from "../lumber";
+import type { Match, SheetMatch, SheetWanted } from "../lumber";
 import type { Scale } from "../units";
 import type { Spec } from "./spec";
 
-/** What a generator is told besides its parameters. `stock` gives what a nominal size ("12×12") is really made of. */
+/** What a generator is told besides its parameters. `stock` gives what a nominal size ("12×12") is really made of, `sheet` what a textured sheet is. */
 export interface Context {
   readonly structure: string;
   readonly scale: Scale;
   readonly stock: (nominal: string) => Match;
+  readonly sheet: (wanted: SheetWanted) => SheetMatch;
 }
 /** A point of an elevation, [across, up], model mm. */
 export type ElevationPoint = readonly [number, number];

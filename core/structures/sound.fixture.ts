@@ -7,7 +7,7 @@ import {
   type Resolved,
   type ResolvedFrame,
 } from "../frame";
-import { chooseStock, parseNominal, type Match } from "../lumber";
+import { chooseSheet, chooseStock, parseNominal, type Match } from "../lumber";
 import { scaleOf, type Scale } from "../units";
 import type { Context } from "./kind";
 
@@ -21,7 +21,7 @@ export function fullSawn(scale: Scale = scaleOf("HO")): Context {
     known.set(name, m);
     return m;
   };
-  return { structure: "t", scale, stock };
+  return { structure: "t", scale, stock, sheet: (w) => chooseSheet(w, {}, scale) };
 }
 
 /** What is wrong with a frame: sticks that stand in each other, joints that do not bear as they should, parts that hang on nothing. Empty when it is sound. With `tells` a joint that says itself why it may not bear, and what would do, is none. */

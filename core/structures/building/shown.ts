@@ -212,6 +212,12 @@ export function buildingShown(v: BuildingValues, path: string): boolean {
     case "roofSheet":
       return v.covering === "sheet" || !v.seenRoof || !(v.seenFront && v.seenBack && v.seenLeft && v.seenRight);
     case "sidingBoard":
+      return v.siding !== "none" && v.siding !== "sheet";
+    case "sheetTexture":
+    case "sheetPitch":
+      return v.siding === "sheet";
+    case "sheetCorner":
+      return v.siding === "sheet" && !v.cornerBoards;
     case "skirt":
     case "cornerBoards":
       return v.siding !== "none";

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { bearings, connectedGroups, interferences, pieceShape, resolve } from "../../frame";
 import { volumeOf } from "../../geometry";
-import { chooseStock, parseNominal, type SeriesId } from "../../lumber";
+import { chooseSheet, chooseStock, parseNominal, type SeriesId } from "../../lumber";
 import { feet, inches, printFeetInches, scaleOf } from "../../units";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { defaultsOf, withValue } from "../spec";
@@ -18,6 +18,7 @@ export const contextOf = (scaleId = "HO", series: readonly SeriesId[] = ["scale"
     structure: "b",
     scale,
     stock: (n) => chooseStock(parseNominal(n)!, n, { milling: "full-sawn", series, choices: {} }, scale),
+    sheet: (w) => chooseSheet(w, {}, scale),
   };
 };
 const bent = (over: Partial<BentValues>): BentValues => ({ ...defaultsOf(bentSpec), ...over });

@@ -5,7 +5,7 @@ import { cheekOf } from "../roof/dormer";
 import { breakOf, upperSlope } from "../roof/facets";
 import { LEAST } from "./layBoard";
 import { onWall } from "../plan/sides";
-import { rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "../plan/layout";
+import { hungFoot, rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "../plan/layout";
 import { move, movePlane } from "../plan/place";
 import { alongWall, planeZ, slopePlane } from "../roof/slopes";
 import { interruptionsOf } from "../roof/valley";
@@ -32,6 +32,8 @@ export interface CladFace {
   /** Datums of the slopes over a gable. */
   readonly slopes: readonly string[];
   readonly holes: readonly Hole[];
+  /** Whether its left and right edges are mitred with the next wall's: they begin at the framing's corner and reach the outside. */
+  readonly mitred?: readonly [boolean, boolean];
   /** Of a dormer's cheek: the covering that it ends on below, a datum and its height along the wall. */
   readonly base?: { readonly datum: string; readonly at: (s: number) => number };
 }
@@ -81,11 +83,7 @@ export const openEnds = (part: Part, w: Wall): readonly [boolean, boolean] =>
 export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): CladFace {
   const { v, t, mm } = l;
   const root = rootOf(l, w.name);
-  // it hangs no lower than there is something to hold it
-  const hung =
-    w.foot !== 0
-      ? w.foot
-      : -Math.min(mm(v.skirt), l.floorDepth + (v.foundation === "none" || v.foundation === "bents" ? 0 : t.sillBeam.w));
+  const hung = hungFoot(l, w);
   // it stands on the water table
   const on = part.onRoof;
   const foot = on ? on.surface(0) : hung + (v.waterTable ? t.waterTable.v : 0);
@@ -93,9 +91,12 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
   const base =
     on && cheek ? { datum: on.datum, at: (s: number) => on.surface(cheek.frontLeft ? s : w.length - s) } : undefined;
   const [openLeft, openRight] = openEnds(part, w);
-  // an end wall's cladding covers the edges of the long walls'; corner boards stand between
+  // an end wall's cladding covers the edges of the long walls' (of sheet, as it is chosen); corner boards stand between
+  const sheetCorner = v.siding === "sheet" && !v.cornerBoards && !on ? v.sheetCorner : "ends";
+  const mitre = (side: "left" | "right"): boolean => sheetCorner === "mitre" && !wingAtCorner(l, part, w, side);
   const corner = (side: "left" | "right"): number => {
-    const covers = w.through || wingAtCorner(l, part, w, side) ? 0 : 1;
+    const covers =
+      (sheetCorner === "sides" ? !w.through : w.through) || mitre(side) || wingAtCorner(l, part, w, side) ? 0 : 1;
     return v.cornerBoards ? t.cornerBoard.v - covers * t.cornerBoard.w : -covers * l.clad;
   };
   const [flushLeft, flushRight] = flushEnds(l, part, w);
@@ -203,7 +204,8 @@ export function cladFace(b: Builder, l: BuildingLayout, part: Part, w: Wall): Cl
     }
   }
   if (part === l.main) holes.push(...bayHoles(b, l, w));
-  return { wall: w, part, from, to, foot, head, slopes, holes, ...(base ? { base } : {}) };
+  const mitred = [mitre("left") && !openLeft && !flushLeft, mitre("right") && !openRight && !flushRight] as const;
+  return { wall: w, part, from, to, foot, head, slopes, holes, mitred, ...(base ? { base } : {}) };
 }
 /** What bay windows cover of a wall: their bodies, and what lies under their roofs. */
 function bayHoles(b: Builder, l: BuildingLayout, w: Wall): Hole[] {

@@ -8,6 +8,7 @@ import { cladFace, type CladFace } from "./cladFace";
 import { cornerBoards } from "../trim/cornerBoards";
 import { courses } from "./courses";
 import type { BuildingLayout } from "../plan/layout";
+import { sheetFace } from "./sheetFace";
 import { uprightBoards } from "./uprightBoards";
 
 /** Boards, battens, corner boards and casings on the outside of every wall. */
@@ -36,6 +37,7 @@ function cladBays(b: Builder, l: BuildingLayout): void {
     }
 }
 function clad(b: Builder, l: BuildingLayout, f: CladFace, behind: readonly Behind[]): void {
-  if (l.v.siding === "vertical" || l.v.siding === "batten") uprightBoards(b, l, f, behind);
+  if (l.sheet) sheetFace(b, l, f, behind);
+  else if (l.v.siding === "vertical" || l.v.siding === "batten") uprightBoards(b, l, f, behind);
   else courses(b, l, f, behind);
 }

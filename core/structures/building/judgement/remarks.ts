@@ -147,7 +147,8 @@ export function buildingRemarks(v: BuildingValues, context?: Context): Remark[] 
       param: "outline",
       text: `An outline of ${v.outline.length} ${v.outline.length === 1 ? "corner" : "corners"} goes round nothing yet; until there are three the floor is a rectangle.`,
     });
-  const board = nominalMm(v.sidingBoard).thickness + (v.siding === "batten" ? nominalMm(v.batten).thickness : 0);
+  const clad = v.siding === "sheet" && context ? realSizes(v, context) : v;
+  const board = nominalMm(clad.sidingBoard).thickness + (v.siding === "batten" ? nominalMm(v.batten).thickness : 0);
   if (v.siding !== "none" && hasGables(v) && v.gableOverhang < board)
     out.push({
       param: "gableOverhang",

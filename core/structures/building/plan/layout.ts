@@ -1,4 +1,5 @@
 import type { Vec3 } from "../../../geometry";
+import type { SheetMatch, TextureId } from "../../../lumber";
 import { prototype, toModel } from "../../../units";
 import type { Context, WallOpening } from "../../kind";
 import { type Timber, timberOf } from "../../timber";
@@ -139,6 +140,9 @@ export interface BuildingLayout {
   /** Thickness of a wall's framing, and of its plates. */
   readonly wall: number;
   readonly plate: number;
+  /** The textured sheet of the walls, where they are clad with one, and the height that its courses are counted from. */
+  readonly sheet?: SheetMatch;
+  readonly courses: number;
   /** How far the cladding stands out from the framing. */
   readonly clad: number;
   /** How far anything on a wall stands out: the cladding, a water table, a frieze. */
@@ -206,27 +210,44 @@ export function buildingLayout(values: BuildingValues, ctx: Context): BuildingLa
   const under = v.floor === "under" ? t.plank.w + t.joist.v : 0;
   const [x0, y0] = [-mm(v.length) / 2, -mm(v.width) / 2];
   const depth = mm(v.groundDepth);
+  const sheet =
+    v.siding === "sheet"
+      ? ctx.sheet({ texture: v.sheetTexture as TextureId, pitch: prototype(v.sheetPitch) })
+      : undefined;
+  const clad = cladThickness(v, t, mm, sheet);
+  const parts = [main, ...wings];
   return {
     ...base,
+    ...(sheet ? { sheet } : {}),
+    courses: Math.min(...parts.flatMap((p) => p.walls.map((w) => hungFoot({ v, t, mm, floorDepth: under }, w)))),
     main,
-    parts: [main, ...wings],
+    parts,
     partitions: partitionsOf(base, main),
     floorDepth: under,
-    clad: cladThickness(v, t, mm),
-    proud: Math.max(
-      cladThickness(v, t, mm),
-      v.waterTable ? t.waterTable.w : 0,
-      v.frieze ? t.frieze.w : 0,
-      v.casings ? t.casing.w : 0,
-    ),
+    clad,
+    proud: Math.max(clad, v.waterTable ? t.waterTable.w : 0, v.frieze ? t.frieze.w : 0, v.casings ? t.casing.w : 0),
     ground: (x, y) => -depth - ((x - x0) * v.groundFall) / 100 - ((y - y0) * v.groundBack) / 100,
   };
 }
+/** How far under the floor a wall's cladding begins: no lower than there is something to hold it. */
+export function hungFoot(
+  { v, t, mm, floorDepth }: Pick<BuildingLayout, "v" | "t" | "mm" | "floorDepth">,
+  w: Pick<Wall, "foot">,
+): number {
+  if (w.foot !== 0) return w.foot;
+  return -Math.min(mm(v.skirt), floorDepth + (v.foundation === "none" || v.foundation === "bents" ? 0 : t.sillBeam.w));
+}
 /** How far the cladding stands out: a clapboard leans, so that its lower edge stands out by thickness times width over exposure more. */
-function cladThickness(v: BuildingValues, t: Timbers, mm: (x: number) => number): number {
+function cladThickness(
+  v: BuildingValues,
+  t: Timbers,
+  mm: (x: number) => number,
+  sheet: SheetMatch | undefined,
+): number {
   if (v.siding === "none") return 0;
-  const own =
-    v.siding === "clapboard"
+  const own = sheet
+    ? sheet.item.thickness
+    : v.siding === "clapboard"
       ? t.siding.w * (1 + t.siding.v / Math.min(mm(v.exposure), t.siding.v * 0.95))
       : t.siding.w + (v.siding === "batten" ? t.batten.w : 0);
   return Math.max(own, v.cornerBoards ? t.cornerBoard.w : 0);

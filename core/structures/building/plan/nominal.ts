@@ -88,7 +88,7 @@ export const hasLoftFlight = (v: BuildingValues): boolean =>
   v.loft && v.loftStair && v.loftFlight && v.unseenRooms.every((r) => r.part !== 0) && v.framing !== "none";
 /** Whether the eaves are closed from below. */
 export const hasSoffit = (v: BuildingValues): boolean => v.soffit && v.fascia === "board" && v.overhang > 0;
-/** How far the cladding stands out from the framing, by the names of its boards: a clapboard leans by its thickness over what shows. */
+/** How far the cladding stands out from the framing, by the names of its boards (a sheet's name is made of its real thickness, by `realSizes`): a clapboard leans by its thickness over what shows. */
 export function cladDepth(v: BuildingValues): number {
   if (v.siding === "none" || v.framing === "none") return 0;
   const { thickness, width } = nominalMm(v.sidingBoard);

@@ -1,4 +1,5 @@
-import { MM_PER_INCH, model, toPrototype } from "../../../units";
+import type { TextureId } from "../../../lumber";
+import { MM_PER_INCH, model, prototype, toPrototype } from "../../../units";
 import type { Context } from "../../kind";
 import { SIZES } from "./layout";
 import type { BuildingValues } from "../parameters";
@@ -10,6 +11,10 @@ export function realSizes(v: BuildingValues, context: Context): BuildingValues {
   for (const k of SIZES) {
     const { thickness, width } = context.stock(String(v[k])).section;
     real[k] = `${inch(thickness)}×${inch(width)}`;
+  }
+  if (v.siding === "sheet") {
+    const sheet = context.sheet({ texture: v.sheetTexture as TextureId, pitch: prototype(v.sheetPitch) });
+    real["sidingBoard"] = `${inch(sheet.item.thickness)}×48`;
   }
   return real as unknown as BuildingValues;
 }

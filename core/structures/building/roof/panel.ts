@@ -1,4 +1,4 @@
-import type { Member } from "../../../frame";
+import type { Member, PanelBody } from "../../../frame";
 import { addScaled, cross, dot, normalize, scale, type Vec2, type Vec3 } from "../../../geometry";
 import { model } from "../../../units";
 import type { Builder } from "../../builder";
@@ -19,6 +19,9 @@ export interface PanelSeed {
   readonly bevel?: readonly number[];
   readonly holes?: Extract<Member["body"], { shape: "panel" }>["holes"];
   readonly loose?: boolean;
+  /** A sheet that is sold, and what is on its face; plain sheet of that thickness where it does not say. */
+  readonly stock?: string;
+  readonly texture?: NonNullable<PanelBody["texture"]>;
 }
 /** Axes of the building itself, for what is given in them. */
 export const UNMOVED: Placement = { quarters: 0, at: [0, 0] };
@@ -65,6 +68,7 @@ export function panel(b: Pick<Builder, "add">, l: BuildingLayout, place: Placeme
     nominal: [0, 0],
     ends: [undefined, undefined],
     ...(s.loose ? { loose: true } : {}),
+    ...(s.texture ? { turning: s.texture.turns ? "face" : "none" } : {}),
     body: {
       shape: "panel",
       origin: move(place, s.origin),
@@ -73,7 +77,8 @@ export function panel(b: Pick<Builder, "add">, l: BuildingLayout, place: Placeme
       outline: s.outline,
       bevel: s.bevel ?? s.outline.map(() => 0),
       thickness: model(s.thickness),
-      stock: "sheet",
+      stock: s.stock ?? "sheet",
+      ...(s.texture ? { texture: s.texture } : {}),
       holes: s.holes ?? [],
     },
   }).id;

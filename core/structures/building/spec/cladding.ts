@@ -1,3 +1,4 @@
+import { TEXTURES } from "../../../lumber";
 import { feet, inches } from "../../../units";
 import { choice, flag, length, section } from "../../spec";
 import { options, span, zero } from "./shared";
@@ -16,8 +17,34 @@ export const claddingSpec = {
       clapboard: "clapboards",
       vertical: "vertical planks",
       batten: "board and batten",
+      sheet: "textured sheet",
     }),
     help: "What covers the frame; what it adds is followed through to eaves, corners and openings.",
+  }),
+  sheetTexture: choice({
+    group: cladding,
+    label: "Sheet",
+    def: "clapboard",
+    options: TEXTURES.map((t) => ({ value: t.id, label: t.name })),
+    help: "What is moulded into its face.",
+  }),
+  sheetPitch: length({
+    group: cladding,
+    label: "Pitch of its lines",
+    def: inches(6),
+    ...span(inches(1), inches(48), [inches(2), inches(24)]),
+    help: "On the prototype, from line to line; the nearest sheet that is sold is taken. Stock tells how far off it is.",
+  }),
+  sheetCorner: choice({
+    group: cladding,
+    label: "Corners of the sheet",
+    def: "ends",
+    options: options({
+      ends: "the ends cover the long walls",
+      sides: "the long walls cover the ends",
+      mitre: "mitred",
+    }),
+    help: "Where there are no corner boards.",
   }),
   sidingBoard: section({ group: cladding, label: "Board", def: "1×8", help: "Nominal inches, thickness by width." }),
   exposure: length({
