@@ -1,6 +1,6 @@
 import { useEffect, useRef } from "react";
 import type { Seen } from "core/drawing";
-import type { Vec2 } from "core/geometry";
+
 import { isStyrene } from "core/lumber";
 import type { BoardView } from "./Board";
 import { roleTint } from "./Sticks";
@@ -75,16 +75,4 @@ export function SticksCanvas({ shown, view, selected, roles }: Props) {
     performance.mark("cardo:painted");
   }, [shown, view, selected, roles]);
   return <canvas ref={ref} className="absolute inset-0 size-full" aria-hidden />;
-}
-
-/** The painted sticks under a point of the drawing, the nearest to the eye first. */
-export function sticksUnder(shown: readonly Seen[], p: Vec2): string[] {
-  const inside = (o: readonly Vec2[]): boolean =>
-    o.every((a, i) => {
-      const b = o[(i + 1) % o.length]!;
-      return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) >= 0;
-    });
-  const out: string[] = [];
-  for (let i = shown.length - 1; i >= 0; i--) if (shown[i]!.outlines.some(inside)) out.push(shown[i]!.id);
-  return out;
 }

@@ -26,7 +26,7 @@ export function nextStep(job: {
   if (doc.structures.length === 0) return { stage: "framing", text: "Frame a structure" };
   const faults = findings.filter((f) => f.level === "fault" && f.aside === undefined).length;
   if (faults > 0) return { stage: "framing", text: `Look at ${many(faults, "fault")}` };
-  const open = [...design.stock.keys()].filter((n) => !doc.stock.choices[n]).length;
+  const open = [...design.stock.keys(), ...design.sheets.keys()].filter((n) => !doc.stock.choices[n]).length;
   if (open > 0) return { stage: "stock", text: `Choose the stock of ${many(open, "section")}` };
   const prints = issues.filter((i) => i.kind === "print");
   if (prints.length === 0) return { stage: "jigs", text: "Print the jigs" };

@@ -12,6 +12,7 @@ import {
 import { cutLength } from "../cutting";
 import { dot, type Vec2 } from "../geometry";
 import { boundsOf } from "../geometry";
+import { sheetFindings } from "./sheetFindings";
 import { catalogue, otherStock } from "../lumber";
 import { VIEWS } from "../drawing";
 import { longestStick, whereWords, type Design, type StructureDesign } from "../job";
@@ -58,6 +59,7 @@ export function findings(d: Design): Finding[] {
   const all = [
     ...d.structures.flatMap((s) => [...structureFindings(s), ...remarks(s), ...parked(s)]),
     ...stockFindings(d),
+    ...sheetFindings(d),
     ...lengthFindings(d),
     ...spotFindings(d),
     ...smallPieces(d),

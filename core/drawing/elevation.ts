@@ -1,5 +1,5 @@
 import { cornersFlat, dot, hullSeen, type Vec2, type Vec3 } from "../geometry";
-import type { Resolved } from "../frame";
+import { textureLines, type Resolved } from "../frame";
 import { VIEW_AXES } from "../structures/viewAxes";
 
 /** From where a structure is looked at: the directions to the right and up on the drawing, and towards the eye. */
@@ -78,6 +78,8 @@ function liftOver(sticks: readonly Resolved[], depth: Float64Array): void {
   }
 }
 
+/** A face that is turned further from the eye than this (the cosine) shows nothing of what is on it. */
+const TURNED_AWAY = 0.05;
 function shownOf(s: Resolved, view: View): Seen {
   const { eye, right, up } = view;
   const outlines: number[][] = [];
@@ -99,6 +101,9 @@ function shownOf(s: Resolved, view: View): Seen {
     }
     outlines.push(outline);
   }
+  // lines of a sheet's face are outlines of two corners, which enclose nothing
+  if (s.member.body.shape === "panel" && s.member.body.texture && dot(s.axes.w, eye) > TURNED_AWAY)
+    for (const [a, b] of textureLines(s)) outlines.push([dot(a, right), dot(a, up), dot(b, right), dot(b, up)]);
   const [u, v] = [dot(s.axes.u, right), dot(s.axes.u, up)];
   return new SeenStick(s.id, s.member.role, s.stock, outlines, [near, far, left, low, most, high, u, v]);
 }

@@ -14,6 +14,7 @@ export * from "./component";
 export * from "./cuts";
 export * from "./resolve";
 export * from "./splice";
+export * from "./textureLines";
 export * from "./interference";
 export * from "./bearing";
 export * from "./pieceShape";

@@ -1,9 +1,9 @@
 import { add, clip, cornersOf, cross, dot, normalize, type Plane, type Solid, type Vec3 } from "../geometry";
 import { degrees, model, type Degrees, type Model } from "../units";
-import { toLocal, turnLocal } from "./axes";
+import { fromLocal, toLocal, turnLocal } from "./axes";
 import type { Cut } from "./cuts";
 import { developed, developedStations } from "./develop";
-import type { Face } from "./member";
+import type { Face, PanelBody } from "./member";
 import type { Resolved } from "./resolve";
 
 /**
@@ -39,6 +39,8 @@ export interface PieceShape {
   readonly notchCorners: readonly (readonly Vec3[])[];
   /** Directions of all cut faces. */
   readonly cutNormals: readonly Vec3[];
+  /** Lines on a sheet's face: square to its length ("u") or along it ("v"), the first so far from its start or from the near edge, then one every pitch. */
+  readonly lines?: { readonly across: "u" | "v"; readonly pitch: Model; readonly first: Model };
 }
 
 const FACE_AXIS: Record<string, Vec3> = { "+v": [0, 1, 0], "-v": [0, -1, 0], "+w": [0, 0, 1], "-w": [0, 0, -1] };
@@ -92,6 +94,18 @@ export function onPiece(s: Resolved): { readonly point: (p: Vec3) => Vec3; reado
   };
 }
 
+/** The lines of a sheet as they lie on the piece; `point` goes from the sheet's axes to the piece's. */
+function linesOf(
+  { across, pitch, first }: NonNullable<PanelBody["texture"]>,
+  point: (p: Vec3) => Vec3,
+  width: number,
+): NonNullable<PieceShape["lines"]> {
+  // prettier-ignore
+  const at = across === "u" ? point([first, 0, 0])[0] : point([0, first, 0])[1] + width / 2;
+  const rest = at - Math.floor(at / pitch + 1e-7) * pitch;
+  return { across, pitch, first: model(Math.max(0, rest)) };
+}
+
 /** Shape of a cut stick in its own axes. */
 export function pieceShape(s: Resolved): PieceShape {
   const body = s.member.body;
@@ -115,6 +129,7 @@ export function pieceShape(s: Resolved): PieceShape {
   };
   const ends = [endCuts(0), endCuts(1)] as const;
   const edges = body.shape === "panel" ? [overall] : edgeLengths(cutPlanes, section, overall);
+  const lines = body.shape === "panel" && body.texture ? linesOf(body.texture, (p) => point(fromLocal(s.axes, p)), v) : undefined; // prettier-ignore
   const holeParts = bent ? [] : s.cutters.map((c) => c.planes.map(plane));
   const notches = holeParts.filter((_, i) => removed(s, i).length > 0);
   return {
@@ -127,6 +142,7 @@ export function pieceShape(s: Resolved): PieceShape {
     rips: cutPlanes.filter((c) => c.as === "length" && touchesPlane(corners, c)).map(({ n, d }) => ({ n, d })),
     notches,
     corners,
+    ...(lines ? { lines } : {}),
     notchCorners: s.cutters.map((_, i) => distinct(removed(s, i).map(point))).filter((c) => c.length > 0),
     cutNormals: bent
       ? []

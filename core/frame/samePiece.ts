@@ -51,6 +51,7 @@ export function samePiece(a: PieceShape, b: PieceShape, turning: Turning = "any"
       const q = turn(p);
       return reversed ? [q[0] + b.overall, q[1], q[2]] : q;
     };
+    if (!sameLines(a, b, reversed)) return false;
     if (!sameSet(a.corners, b.corners.map(place), tol)) return false;
     const angle = 2 * Math.sin((TOLERANCE.samePieceAngle * Math.PI) / 360);
     if (!sameSet(a.cutNormals, b.cutNormals.map(turn), angle)) return false;
@@ -61,6 +62,16 @@ export function samePiece(a: PieceShape, b: PieceShape, turning: Turning = "any"
       return i >= 0;
     });
   });
+}
+
+/** Whether the lines of two sheets lie alike, the second turned by half a turn or as it is. */
+function sameLines(a: PieceShape, b: PieceShape, reversed: boolean): boolean {
+  if (!a.lines || !b.lines) return a.lines === b.lines;
+  const { across, pitch, first } = b.lines;
+  if (across !== a.lines.across || Math.abs(pitch - a.lines.pitch) > 1e-9) return false;
+  const extent = across === "u" ? b.overall : b.section[0];
+  const off = (reversed ? extent - first : first) - a.lines.first;
+  return Math.abs(off - Math.round(off / pitch) * pitch) <= TOLERANCE.samePiece;
 }
 
 function sameSet(a: readonly Vec3[], b: readonly Vec3[], tol: number): boolean {

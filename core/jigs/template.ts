@@ -52,6 +52,8 @@ function liesFlat({ axes, member }: Resolved, { eye }: View): boolean {
 /** A stick's outline; of one that is notched, that of all its parts together. */
 const wholeOutlines = (x: Shown): readonly (readonly Vec2[])[] =>
   x.outlines.length > 1 ? unionOf(x.outlines) : x.outlines;
+/** The lines on a sheet's face. */
+const onFace = (x: Shown): Entity[] => x.outlines.flatMap((o) => (o.length === 2 ? [line(o[0]!, o[1]!, "thin")] : []));
 
 /**
  * The full-size template a frame of a structure is built on: the outline of each of its sticks as it lies on the front elevation, piece marks,
@@ -89,6 +91,7 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
     );
   const members: Layer[] = [
     { name: "members", entities: draw(middle, "outline") },
+    { name: "texture", entities: [...middle, ...front].flatMap(onFace) },
     { name: "front-braces", entities: draw(front, "thin") },
     { name: "back-braces", entities: draw(back, "hidden") },
     { name: "beside", entities: draw(leaning, "thin") },

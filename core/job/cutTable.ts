@@ -23,7 +23,7 @@ export function stockNames(d: Pick<Design, "scale">): (id: string) => string {
  * A row holds all that makes its piece. A cut says how the piece lies for it, its start at the left: on its "face", or on
  * its "edge", rolled a quarter towards you. A lengthwise cut runs from one distance from the near edge at the start to
  * another at the far tip; a notch takes out, between two heights over the table, an outline of points "along/from the
- * near edge"; a sheet part is such an outline.
+ * near edge"; a sheet part is such an outline. Lines of a sheet's face are told from its start or from its near edge.
  */
 export function cutTable(d: Design): CutTable {
   const { units } = d.doc.brief;
@@ -48,6 +48,10 @@ export function cutTable(d: Design): CutTable {
     const [lower, upper] = [points(n.lower), points(n.upper)];
     return `${n.lies} from ${length(n.from)} to ${length(n.to)}: ${lower}${lower === upper ? "" : ` above: ${upper}`}`;
   };
+  const linesOf = ({ shape: { lines } }: (typeof d.pieces)[number]): string =>
+    lines
+      ? `${lines.across === "u" ? "square to the length" : "along the length"} every ${length(lines.pitch)} from ${length(lines.first)}`
+      : "";
   const all = <T>(list: readonly T[], one: (x: T) => string): string => list.map(one).join("; ");
   const shaped = (e: Entry): Cell[] =>
     e.outline
@@ -78,6 +82,7 @@ export function cutTable(d: Design): CutTable {
       "lengthwise_cuts",
       "notches_and_holes",
       "outline",
+      "texture_lines",
       "hand",
       "goes_to",
     ],
@@ -99,6 +104,7 @@ export function cutTable(d: Design): CutTable {
         length(p.shape.longPoint),
         length(p.shape.shortPoint),
         ...shaped(entry),
+        linesOf(p),
         p.handOf ? `mirror of ${p.handOf}` : p.handed ? "handed" : "",
         whereRanges(p.sticks),
       ];

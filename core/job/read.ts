@@ -1,6 +1,6 @@
 import { plainToInstance } from "class-transformer";
 import { validateSync } from "class-validator";
-import { parseNominal } from "../lumber";
+import { parseNominal, parseSheetName } from "../lumber";
 import "../structures/all";
 import { kindsKnown } from "../structures/registry";
 import { MEASURES, type MeasureKind } from "../prototype";
@@ -57,7 +57,8 @@ export function checkJob(raw: unknown): JobDoc {
     for (const v of s.variants) more.push(...valueProblems(s.kind, v.params).map((p) => `${s.name}, ${v.name}: ${p}`));
   }
   for (const name of Object.keys(doc.stock.choices))
-    if (!parseNominal(name)) more.push(`Stock is chosen for “${name}”, which is no nominal size.`);
+    if (!parseNominal(name) && !parseSheetName(name))
+      more.push(`Stock is chosen for “${name}”, which is no nominal size and no sheet.`);
   for (const [at, record, kind] of recordsOf(doc))
     for (const [key, value] of Object.entries(record))
       more.push(...sentences(validateSync(plainToInstance(kind, value), STRICT), `${at}.${key}`));

@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import { screen, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
+import { emptyJob, newStructure } from "core/job";
 import { bare, example, openJob, setUpScreens } from "~/screen.fixture";
 
 setUpScreens();
@@ -77,5 +78,34 @@ describe("the stock", () => {
     await job.user.click(screen.getByLabelText("Scale lumber"));
     expect(cells("12×12").join(" ")).not.toMatch(/ mm/);
     await job.kept();
+  });
+});
+
+describe("textured sheets", () => {
+  const house = {
+    ...emptyJob("Sheet house"),
+    structures: [newStructure("building", "s", "House", { siding: "sheet" })],
+  };
+  const sheetCells = (): string[] => within(screen.getByRole("combobox", { name: "Sheet for clapboards" }).closest("tr")!).getAllByRole("cell").map((c) => c.textContent ?? ""); // prettier-ignore
+  it("say what is wanted and which is had, and are chosen and left to the nearest again", async () => {
+    const job = await openJob(house, "stock");
+    const [name, wanted, , really, off, thick] = sheetCells();
+    expect([name, wanted, really, off, thick]).toEqual([
+      "Clapboards",
+      "0′-6″1.75 mm",
+      "0′-5 1/4″1.52 mm",
+      "−12.9 %",
+      "1.02 mm",
+    ]);
+    await job.user.selectOptions(screen.getByLabelText("Sheet for clapboards"), "sheet/clapboard/80");
+    expect(sheetCells()[4]).toBe("+16.1 %");
+    expect((await job.kept()).stock.choices["clapboard 6"]).toMatchObject({ item: "sheet/clapboard/80" });
+    await job.user.selectOptions(screen.getByLabelText("Sheet for clapboards"), "");
+    expect((await job.kept()).stock.choices).toEqual({});
+  });
+  it("are taken as proposed with the sections", async () => {
+    const job = await openJob(house, "stock");
+    await job.user.click(screen.getByRole("button", { name: "Take them as proposed" }));
+    expect(Object.keys((await job.kept()).stock.choices)).toContain("clapboard 6");
   });
 });

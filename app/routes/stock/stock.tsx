@@ -8,6 +8,7 @@ import { useUnits } from "~/job/units";
 import { SelectField, TextField } from "~/ui/Fields";
 import { Findings } from "~/ui/Findings";
 import { SidePanel } from "~/ui/SidePanel";
+import { Sheets } from "./Sheets";
 
 const SHOWN = 14;
 const signed = (n: number, decimals: number): string => `${n > 0 ? "+" : ""}${printNumber(n, decimals)}`;
@@ -21,12 +22,15 @@ export default function Stock() {
   const picked = search.get("size") && sizes.includes(search.get("size")!) ? search.get("size")! : sizes[0];
   const { P, M } = useUnits();
   const off = (mm: number): string => `${mm > 0 ? "+" : mm < 0 ? "−" : ""}${M(Math.abs(mm), 2)}`;
-  const open = sizes.filter((n) => !doc.stock.choices[n]);
+  const sheets = [...design.sheets.keys()];
+  const open = [...sizes, ...sheets].filter((n) => !doc.stock.choices[n]);
   const takeAll = (): void =>
     void job.edit("Take the stock as proposed", (d) => {
       for (const n of open) {
-        const m = design.stock.get(n)!;
-        d.stock.choices[n] = { item: m.item.id, plies: m.plies, along: m.along };
+        const m = design.stock.get(n);
+        d.stock.choices[n] = m
+          ? { item: m.item.id, plies: m.plies, along: m.along }
+          : { item: design.sheets.get(n)!.item.id, plies: 1, along: "thickness" };
       }
     });
   const toggleSeries = (id: (typeof SERIES)[number]["id"]): void =>
@@ -76,9 +80,9 @@ export default function Stock() {
             {open.length > 0 && (
               <p className="mb-3 flex flex-wrap items-center gap-3 border-l-[3px] border-edge bg-shade px-4 py-2">
                 <span>
-                  {open.length === sizes.length
+                  {open.length === sizes.length + sheets.length
                     ? "No section is"
-                    : `${open.length} of ${sizes.length} sections are not`}{" "}
+                    : `${open.length} of ${sizes.length + sheets.length} sections are not`}{" "}
                   chosen yet: what stands here is the nearest.
                 </span>
                 <button className="btn" onClick={takeAll}>
@@ -158,6 +162,7 @@ export default function Stock() {
           wider face, which shows, counts twice; of two as near, the larger. The frame stands at the real sizes: outline
           levels and post lines stay, the lengths between give.
         </p>
+        <Sheets />
         {picked && <Lengths item={design.stock.get(picked)!.item} />}
       </div>
       <SidePanel label="What would do" wide>

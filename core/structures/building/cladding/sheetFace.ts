@@ -8,6 +8,7 @@ import type { Behind } from "./behind";
 import type { CladFace } from "./cladFace";
 import { faceParts, halfOf, type Rectangle } from "./faceParts";
 import { LEAST } from "./layBoard";
+import { touching } from "../walls/wallKit";
 import { textured } from "./texture";
 
 /**
@@ -22,6 +23,7 @@ export function sheetFace(b: Builder, l: BuildingLayout, f: CladFace, behind: re
   const face: Rectangle = { from: f.from, to: f.to, low: f.foot, high: f.head };
   const lines = textured(l, f.from);
   let n = 0;
+  const laid: { readonly id: string; readonly outline: readonly Vec2[] }[] = [];
   for (const run of runsOf(l, face))
     for (const part of faceParts({ ...face, from: run[0], to: run[1] }, f.holes, keep)) {
       const mitre = part.outline.map((p, i) => {
@@ -45,7 +47,24 @@ export function sheetFace(b: Builder, l: BuildingLayout, f: CladFace, behind: re
         holes: part.out.map((r, i) => rectangleHole(r.id ?? `rest${i + 1}`, [r.from, r.to], [r.low, r.high])),
       });
       hold(b, id, part.outline, part.out, behind);
+      // sheets that meet on a seam are glued edge to edge
+      for (const before of laid) {
+        const [mine, its] = [edgeAt(part.outline, run[0]), edgeAt(before.outline, run[0])];
+        if (mine && its && mine.low < its.high - NEAR && its.low < mine.high - NEAR)
+          b.join(touching(id, before.id, mine.face, its.face));
+      }
+      laid.push({ id, outline: part.outline });
     }
+}
+/** The upright edge of an outline at a place of the wall. */
+function edgeAt(
+  outline: readonly Vec2[],
+  s: number,
+): { readonly face: `e${number}`; readonly low: number; readonly high: number } | undefined {
+  const i = outline.findIndex((p, k) => Math.abs(p[0] - s) < NEAR && Math.abs(outline[(k + 1) % outline.length]![0] - s) < NEAR); // prettier-ignore
+  if (i < 0) return undefined;
+  const [a, c] = [outline[i]![1], outline[(i + 1) % outline.length]![1]];
+  return { face: `e${i}`, low: Math.min(a, c), high: Math.max(a, c) };
 }
 /** Keeps what lies under a gable's slopes and over the covering under a dormer's cheek, in the plane of the framing's outside. */
 function keptBy(b: Builder, f: CladFace): (polygon: readonly Vec2[]) => readonly Vec2[] {

@@ -1,7 +1,7 @@
 import { NEAR } from "../../../geometry";
-import { nominalMm } from "../../../lumber";
+import { nominalMm, textureOf, type TextureId } from "../../../lumber";
 import { flight, stairRemarks } from "../../../carpentry";
-import { feet, inches } from "../../../units";
+import { feet, inches, prototype, toPrototype, type Model } from "../../../units";
 import type { Context, Remark } from "../../kind";
 import { unusual } from "../../unusual";
 import {
@@ -115,6 +115,23 @@ function cornerRemarks(v: BuildingValues): Remark[] {
   ];
 }
 
+/** What stands upright on the walls side by side: its pitch and name, how thick it is and which walls' covers the others' edges. Of a sheet it is the pitch of the one that is had. */
+function uprightPitch(
+  v: BuildingValues,
+  context?: Context,
+): { readonly pitch: number; readonly unit: string; readonly thick: number; readonly covers: string } | undefined {
+  if (v.siding === "vertical" || v.siding === "batten") {
+    const { thickness, width } = nominalMm(v.sidingBoard);
+    return { pitch: width, unit: "board", thick: thickness, covers: "ends" };
+  }
+  if (v.siding !== "sheet" || !context) return undefined;
+  const texture = textureOf(v.sheetTexture as TextureId);
+  if (texture.runs === "level") return undefined;
+  const { item } = context.sheet({ texture: texture.id, pitch: prototype(v.sheetPitch) });
+  const mm = (m: Model): number => toPrototype(context.scale, m);
+  return { pitch: mm(item.texture!.pitch), unit: texture.unit, thick: mm(item.thickness), covers: v.sheetCorner };
+}
+
 /** What is unusual or wants a second look; with a context by the sizes really used where sticks have to meet. */
 export function buildingRemarks(v: BuildingValues, context?: Context): Remark[] {
   const out = [
@@ -202,19 +219,26 @@ export function buildingRemarks(v: BuildingValues, context?: Context): Remark[] 
         fix: { label: "Add railings", value: true },
       });
   });
-  if (v.siding === "vertical" || v.siding === "batten") {
-    const board = nominalMm(v.sidingBoard).width;
+  const upright = uprightPitch(v, context);
+  if (upright) {
+    const board = upright.pitch;
     for (const [side, length, key] of [
       ["front and back", v.length, "length"],
       ["ends", v.width, "width"],
     ] as const) {
       const corner = nominalMm(v.cornerBoard);
-      const trim = v.cornerBoards ? 2 * (corner.width - (key === "width" ? corner.thickness : 0)) : 0;
+      // the ends' cladding covers the edges of the long walls', or the other way round
+      const covers = key === (upright.covers === "sides" ? "length" : "width") && upright.covers !== "mitre";
+      const trim = v.cornerBoards
+        ? 2 * (corner.width - (covers ? corner.thickness : 0))
+        : covers
+          ? -2 * upright.thick
+          : 0;
       const rest = (length - trim) % board;
       if (rest > 1 && board - rest > 1)
         out.push({
           param: key,
-          text: `The ${side} take ${Math.floor((length - trim) / board)} boards of ${fi(board)} and a strip of ${fi(rest)}; a good wall ends on a full board.`,
+          text: `The ${side} take ${Math.floor((length - trim) / board)} ${upright.unit}s of ${fi(board)} and a strip of ${fi(rest)}; a good wall ends on a full ${upright.unit}.`,
           fix: {
             label: rest < board / 2 ? `${fi(rest)} shorter` : `${fi(board - rest)} longer`,
             value: rest < board / 2 ? length - rest : length + board - rest,
