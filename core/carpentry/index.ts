@@ -7,3 +7,4 @@ export * from "./rafters";
 export * from "./hipRoof";
 export * from "./stairs";
 export * from "./sheetWork";
+export * from "./roughOpening";

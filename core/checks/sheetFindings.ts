@@ -25,7 +25,12 @@ export function sheetFindings(d: Design): Finding[] {
   for (const s of d.structures) {
     const { members, joints } = s.resolved.frame;
     const facings = new Map(members.flatMap((m) => (m.role === "facing" ? [[m.id, m]] : [])));
-    const seams = joints.filter((j) => "b" in j && facings.has(j.a) && facings.has(j.b));
+    const seams = joints.filter(
+      (j) =>
+        "b" in j &&
+        facings.get(j.a)?.assembly !== undefined &&
+        facings.get(j.a)!.assembly === facings.get(j.b)?.assembly,
+    );
     for (const wall of new Set(seams.map((j) => facings.get(j.a)!.assembly))) {
       const own = seams.filter((j) => facings.get(j.a)!.assembly === wall);
       const ids = new Set(own.flatMap((j) => [j.a, "b" in j ? j.b : j.a]));

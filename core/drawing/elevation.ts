@@ -52,14 +52,15 @@ export function elevation(sticks: readonly Resolved[], view: View): Seen[] {
   return shown.map((_, i) => shown[order[i]!]!);
 }
 
-/** Brings what lies over a slope before its rafters: they reach further towards the eye than the boards at their upper ends. */
+/** Brings what lies over others before them: a slope's rafters reach further towards the eye than the boards at their upper ends, a wall further than the roof that hangs out over it. */
 function liftOver(sticks: readonly Resolved[], depth: Float64Array): void {
   const under = new Map<string, number>();
   const groups = new Map<string, number[]>();
   const name = (assembly: string, role: string): string => `${assembly}|${role}`;
+  const asked = new Set(sticks.flatMap(({ member: { over } }) => (over ? [name(over.assembly, over.role), name(over.own ?? over.assembly, over.role)] : []))); // prettier-ignore
   sticks.forEach(({ member: m }, i) => {
     const key = name(m.assembly, m.role);
-    if (/rafter/.test(m.role)) under.set(key, Math.max(under.get(key) ?? -Infinity, depth[i]!));
+    if (asked.has(key)) under.set(key, Math.max(under.get(key) ?? -Infinity, depth[i]!));
     if (!m.over) return;
     const group = groups.get(m.over.group);
     if (group) group.push(i);

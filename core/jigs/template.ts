@@ -1,5 +1,5 @@
 import { nominalOf, wholeId, type Piece, type Resolved } from "../frame";
-import { otherStock } from "../lumber";
+import { otherStock, sheetOf } from "../lumber";
 import { dot, polygonArea, type Vec2 } from "../geometry";
 import { unionOf } from "../geometry/union";
 import {
@@ -89,9 +89,10 @@ export function template(s: StructureDesign, pieces: readonly Piece[], of?: Temp
         outline(o, style, style !== "outline" ? undefined : polygonArea(o) < 0 ? "white" : "timber"),
       ),
     );
+  const onFaces = [...middle, ...front].flatMap(onFace);
   const members: Layer[] = [
     { name: "members", entities: draw(middle, "outline") },
-    { name: "texture", entities: [...middle, ...front].flatMap(onFace) },
+    ...(onFaces.length > 0 ? [{ name: "texture", entities: onFaces }] : []),
     { name: "front-braces", entities: draw(front, "thin") },
     { name: "back-braces", entities: draw(back, "hidden") },
     { name: "beside", entities: draw(leaning, "thin") },
@@ -226,7 +227,11 @@ function partsList(lying: readonly Resolved[], pieces: readonly Piece[], at: Vec
   const put = (cells: readonly string[], column: number, y: number, font: "label" | "text"): Entity[] =>
     cells.map((c, i) => text([at[0] + (PARTS[i]![1] + column * PARTS_WIDTH) * size * 0.8, y], c, size, "start", font));
   const cells = ({ p, n }: (typeof own)[number]): string[] => {
-    const nominal = otherStock(p.stock) ? otherStock(p.stock)! : nominalOf(p.shape.kind, p.nominal);
+    // a sheet by the pitch of its lines: its whole name is in the cut list
+    const texture = sheetOf(p.stock)?.texture;
+    const nominal = texture
+      ? `sheet ${(texture.pitch / 25.4).toFixed(3).replace(/^0/, "")}`
+      : (otherStock(p.stock) ?? nominalOf(p.shape.kind, p.nominal));
     const section = [...p.shape.section].sort((x, y) => x - y).map((x) => x.toFixed(2));
     return [p.mark, `${n}`, p.role, nominal, `${section.join(" × ")} mm`, printMm(p.shape.overall, 2)];
   };

@@ -74,11 +74,29 @@ function notchWords(n: EntryNotch, shape: PieceShape, print: PrintLength): strin
 /** Nearer than this to an edge is at the edge, mm. */
 const SLIGHT = 0.005;
 
+/** How the lines of a sheet part lie, and which of its edges are bevelled. */
+function sheetWords({ kind, lines, cutNormals }: PieceShape, print: PrintLength): string[] {
+  if (kind !== "panel") return [];
+  const tilts = cutNormals.map((n) => (Math.asin(Math.min(1, Math.abs(n[2]))) * 180) / Math.PI).filter((t) => t > 0.05 && t < 89); // prettier-ignore
+  const angles = [...new Set(tilts.map((t) => `${printNumber(t, 1)}°`))];
+  return [
+    ...(lines
+      ? [
+          lines.across === "u"
+            ? `lines square to its length every ${print(lines.pitch)}, the first ${print(lines.first)} from the start`
+            : `lines along its length every ${print(lines.pitch)}, the first ${print(lines.first)} from the near edge`,
+        ]
+      : []),
+    ...(tilts.length > 0 ? [`${tilts.length} ${tilts.length === 1 ? "edge" : "edges"} bevelled ${angles.join(" and ")} from square`] : []), // prettier-ignore
+  ];
+}
+
 /** What is cut of a piece besides its ends, a sentence each: lengthwise cuts, then notches and holes as they come from its start, which lies at the left. */
 export function furtherWork(shape: PieceShape, print: PrintLength): string[] {
   const e = entryOf(shape);
   const start = (n: EntryNotch): number => Math.min(...("corners" in n ? n.corners : n.lower).map((p) => p[0]));
   return [
+    ...sheetWords(shape, print),
     ...(e.outline ? [] : e.rips.map((r) => ripWords(r, print))),
     ...[...e.notches].sort((a, b) => start(a) - start(b)).map((n) => notchWords(n, shape, print)),
   ];
@@ -90,7 +108,7 @@ export function furtherCount(shape: PieceShape): string {
   const count = (n: number, one: string, many: string): string => (n === 0 ? "" : `${n} ${n === 1 ? one : many}`);
   return [
     count(sheet ? 0 : shape.rips.length, "lengthwise cut", "lengthwise cuts"),
-    count(shape.notchCorners.length, "notch", "notches"),
+    count(shape.notchCorners.length, sheet ? "cut-out" : "notch", sheet ? "cut-outs" : "notches"),
   ]
     .filter(Boolean)
     .join(", ");

@@ -1,6 +1,7 @@
 import { building } from "./building";
 import type { StructureKind } from "./kind";
 import { registerKind } from "./registry";
+import { sheetBuilding } from "./sheet";
 import { snowshed } from "./snowshed";
 import { traced } from "./traced";
 import { trestleBent } from "./trestle";
@@ -8,5 +9,13 @@ import { truss } from "./truss";
 import { wholeTrestle } from "./whole-trestle";
 
 /** Every kind, at hand at once: for the server, the command line, workers and tests. */
-export const KINDS: readonly StructureKind[] = [trestleBent, wholeTrestle, truss, building, snowshed, traced];
+export const KINDS: readonly StructureKind[] = [
+  trestleBent,
+  wholeTrestle,
+  truss,
+  building,
+  sheetBuilding,
+  snowshed,
+  traced,
+];
 KINDS.forEach(registerKind);

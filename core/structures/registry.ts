@@ -9,6 +9,7 @@ const LOADERS = {
   trestle: async () => (await import("./whole-trestle")).wholeTrestle,
   truss: async () => (await import("./truss")).truss,
   building: async () => (await import("./building")).building,
+  sheet: async () => (await import("./sheet")).sheetBuilding,
   snowshed: async () => (await import("./snowshed")).snowshed,
   traced: async () => (await import("./traced")).traced,
 } as const satisfies Readonly<Record<string, () => Promise<StructureKind>>>;

@@ -30,7 +30,7 @@ export function aboutStick({ id, role, assembly }: Pick<Member, "id" | "role" | 
   ];
   const place = assembly.slice(assembly.indexOf("/") + 1);
   const groups =
-    /clapboard|siding|board|batten|corner board|casing|water table|frieze/.test(role) &&
+    /facing|clapboard|siding|board|batten|corner board|casing|water table|frieze/.test(role) &&
     !/roof|floor|platform/.test(place)
       ? [G.cladding, G.openings, G.walls]
       : /roof|slope|cover/.test(place) || /rafter|ridge|purlin|collar|truss/.test(role)

@@ -40,7 +40,7 @@ export const buildingFace: KindFace = {
   ],
   offers: ["fit", "unseen"],
   stiffenedBy: "the cladding or a sheet behind",
-  version: 4,
+  version: 5,
   spec: buildingSpec,
   Params: BuildingParams,
   home: "side",

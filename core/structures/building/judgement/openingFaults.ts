@@ -1,8 +1,8 @@
+import { roughOpening } from "../../../carpentry";
 import { NEAR } from "../../../geometry";
 import { nominalMm } from "../../../lumber";
 import { inches } from "../../../units";
 import { fi, TOLD, hasOwnFeet, headerDepth, wallOfPart, wallSizes, feetOf } from "../plan/nominal";
-import { roughOpening } from "../openings/openings";
 import { SIDES, type BuildingValues } from "../parameters";
 
 /** Why doors and windows have no room where they are put, a sentence each. Sizes are those of the names; the fit of a casting, model mm, counts at the ratio. */

@@ -1,9 +1,9 @@
+import { roughOpening } from "../../../carpentry";
 import { NEAR } from "../../../geometry";
 import { nominalMm } from "../../../lumber";
 import { feet, inches } from "../../../units";
 import { overBay, overBayAt, eaveSide, fi, TOLD, sloped, wallOf, wallSizes, ridgeBelowPlates } from "../plan/nominal";
 import { shallow } from "./roofFaults";
-import { roughOpening } from "../openings/openings";
 import { type BuildingValues } from "../parameters";
 
 export function wingFaults(v: BuildingValues): string[] {

@@ -1,7 +1,6 @@
 import { NEAR } from "../../../geometry";
-import { birdsmouth, rafterTable } from "../../../carpentry";
+import { birdsmouth, rafterTable, roughOpening } from "../../../carpentry";
 import { bayDoorway, hasOwnFeet } from "./nominal";
-import { roughOpening } from "../openings/openings";
 import type { BuildingValues, SideName } from "../parameters";
 import { type Placement, move, quartersOf, turn } from "./place";
 import type { BuildingLayout, Gap, Part, Side, Slope, Wall } from "./layout";

@@ -1,5 +1,12 @@
-import type { OpeningRow } from "../parameters";
-
+/** A casting and how it is mounted: a door stands on the floor, `sill` is its bottom over it. */
+export interface Casting {
+  readonly kind: string;
+  readonly mount: string;
+  readonly width: number;
+  readonly height: number;
+  readonly sill: number;
+  readonly lap: number;
+}
 /** What an opening's framing leaves free: model or prototype mm, as its row. */
 export interface Rough {
   readonly width: number;
@@ -14,7 +21,7 @@ export interface Rough {
  * whole. Built up, the jambs of thickness `lap` stand inside. A door's foot stands on the floor. `fit` is left free on
  * each side that is not the floor; all in one unit.
  */
-export function roughOpening(o: OpeningRow, fit: number): Rough {
+export function roughOpening(o: Casting, fit: number): Rough {
   const door = o.kind !== "window";
   const [grow, room] =
     o.mount === "flange"

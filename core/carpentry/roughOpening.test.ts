@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { type Prototype } from "../../../units";
-import { roughOpening } from "../openings/openings";
+import { type Prototype } from "../units";
+import { roughOpening } from ".";
 
 describe("openings", () => {
   const casting = {

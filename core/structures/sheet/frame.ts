@@ -1,0 +1,222 @@
+import type { Face, Frame } from "../../frame";
+import { dot, planeAt, scale, type Vec3 } from "../../geometry";
+import { builder, type Builder } from "../builder";
+import type { Context } from "../kind";
+import { timberOf, type Timber } from "../timber";
+import { faceLines, layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
+import type { SheetValues } from "./parameters";
+
+const ROLES = { face: ["facing", "FS"], core: ["core sheet", "WC"], back: ["lining sheet", "WB"] } as const;
+/** Glued where their faces meet. */
+const glue = (b: Builder, a: string, to: string, aFace: Face, bFace: Face): void =>
+  b.join({ kind: "bearing", id: `${a}>${to.slice(to.indexOf("/") + 1)}:${aFace}${bFace}`, a, b: to, aFace, bFace, contact: "gap" }); // prettier-ignore
+
+/**
+ * Everything of a building of sheet. Walls are stacks of panels that end layer by layer as their corners are made; tops
+ * under an eave are bevelled to the roof's underside, ends run up to it; the roof is one panel, or two mitred at the
+ * ridge. Walls of .040 on .060 in are 2.54 mm: butt ends are that much shorter at each corner. Model mm.
+ */
+export function sheetFrame(v: SheetValues, ctx: Context): Frame {
+  const l = sheetLayout(v, ctx);
+  const b = builder(ctx.structure);
+  for (const w of l.walls) wall(b, l, ctx, w);
+  corners(b, l, ctx);
+  if (v.roof === "flat") flatRoof(b, l, ctx);
+  else if (v.roof !== "none") slopes(b, l, ctx);
+  return b.frame();
+}
+const wallId = (ctx: Context, w: Pick<SheetWall, "name">): string => `${ctx.structure}/${w.name}`;
+const layerId = (l: SheetLayout, ctx: Context, w: Pick<SheetWall, "name">, i: number): string => `${wallId(ctx, w)}/${l.layers[i]!.name}`; // prettier-ignore
+
+function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
+  l.layers.forEach(({ name, item, depth }, i) => {
+    const { outline, bevel } = layerOutline(l, w, i);
+    const [role, letter] = ROLES[name];
+    const texture = name === "face" ? faceLines(l, outline[0]![0]) : undefined;
+    const id = layerId(l, ctx, w, i);
+    b.add({
+      id,
+      structure: ctx.structure,
+      assembly: wallId(ctx, w),
+      role,
+      letter,
+      kind: "panel",
+      nominal: [0, 0],
+      ends: [undefined, undefined],
+      ...(texture ? { turning: texture.turns ? "face" : "none" } : {}),
+      body: {
+        shape: "panel",
+        origin: onSheetWall(w, 0, depth + item.thickness, 0),
+        u: w.e,
+        v: [0, 0, 1],
+        outline,
+        bevel,
+        thickness: item.thickness,
+        stock: item.id,
+        ...(texture ? { texture } : {}),
+        holes: w.gaps.map((g) => {
+          const low = g.door && g.sill <= w.foot + 1e-6 ? w.foot - 1 : g.sill;
+          return { name: g.name, outline: [[g.from, low], [g.to, low], [g.to, g.head], [g.from, g.head]], bevel: [0, 0, 0, 0] }; // prettier-ignore
+        }),
+      },
+    });
+    if (i > 0) glue(b, layerId(l, ctx, w, i - 1), id, "-w", "+w");
+  });
+}
+
+/** What a corner is glued by: layer by layer as it is made, a post, a block inside. */
+function corners(b: Builder, l: SheetLayout, ctx: Context): void {
+  const { v } = l;
+  const last = (w: SheetWall): number => (w.long || v.roof !== "gable" ? 3 : 4);
+  l.walls.forEach((w, n) => {
+    const next = l.walls[(n + 1) % 4]!;
+    const [right, left]: readonly Face[] = ["e1", `e${last(next)}`];
+    if (v.corner === "post") return cornerPost(b, l, ctx, w, next, [right!, left!]);
+    l.layers.forEach((_, i) => {
+      const [mine, its] = [layerId(l, ctx, w, i), layerId(l, ctx, next, i)];
+      if (v.corner === "mitre") glue(b, mine, its, right!, left!);
+      else if ((v.corner === "sides") === w.long) glue(b, its, mine, left!, "-w");
+      else glue(b, mine, its, right!, "-w");
+    });
+    block(b, l, ctx, w, next);
+  });
+}
+/** The face of an upright stick (v along x, w along y) that looks a level way. */
+const faceTo = (d: Vec3): Face => (Math.abs(d[0]) > Math.abs(d[1]) ? (d[0] > 0 ? "+v" : "-v") : d[1] > 0 ? "+w" : "-w");
+interface Upright {
+  readonly role: string;
+  readonly letter: string;
+  readonly timber: Timber;
+  /** How far its sides stand in from both outsides. */
+  readonly clear: number;
+  readonly z: readonly [number, number];
+  readonly square: readonly [boolean, boolean];
+}
+/** A strip standing in the corner at a wall's right end, its wide way along the front. */
+function upright(b: Builder, ctx: Context, w: SheetWall, next: SheetWall, x: Upright): string {
+  const { v, w: across } = x.timber;
+  const [along, inward] = w.long ? [v, across] : [across, v];
+  const at = (h: number): Vec3 => onSheetWall(w, w.length - x.clear - along / 2, x.clear + inward / 2, h);
+  return b.stick({
+    id: `${ctx.structure}/${x.role.replace(" ", "-")}/${w.name}-${next.name}`,
+    assembly: `${ctx.structure}/corners`,
+    role: x.role,
+    letter: x.letter,
+    timber: x.timber,
+    a: at(x.z[0]),
+    b: at(x.z[1]),
+    up: [1, 0, 0],
+    square: x.square,
+  }).id;
+}
+function cornerPost(
+  b: Builder,
+  l: SheetLayout,
+  ctx: Context,
+  w: SheetWall,
+  next: SheetWall,
+  edges: readonly Face[],
+): void {
+  const t = timberOf(l.v.cornerPost, ctx.stock(l.v.cornerPost));
+  const y = w.origin[1] + w.e[1] * w.length;
+  const sloped = l.k > 0;
+  const id = upright(b, ctx, w, next, { role: "corner post", letter: "CP", timber: t, clear: 0, z: [Math.min(w.foot, next.foot), under(l, y)], square: [true, !sloped] }); // prettier-ignore
+  if (sloped) b.join({ kind: "trim", id: `${id}>roof`, a: id, datum: y < 0 || l.v.roof === "shed" ? "under-front" : "under-back", as: "end1", contact: "gap" }); // prettier-ignore
+  l.layers.forEach((_, i) => {
+    glue(b, layerId(l, ctx, w, i), id, edges[0]!, faceTo(scale(w.e, -1)));
+    glue(b, layerId(l, ctx, next, i), id, edges[1]!, faceTo(next.e));
+  });
+}
+/** A strip glued into the angle of two walls, from the higher foot to under what the front wall carries. */
+function block(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, next: SheetWall): void {
+  const t = timberOf(l.v.blocks, ctx.stock(l.v.blocks));
+  const top = l.v.roof === "flat" ? l.high - l.roof.thickness - timberOf(l.v.ledge, ctx.stock(l.v.ledge)).v : l.high;
+  const id = upright(b, ctx, w, next, { role: "corner block", letter: "CB", timber: t, clear: l.stack, z: [Math.max(w.foot, next.foot), top], square: [true, true] }); // prettier-ignore
+  const inmost = l.layers.length - 1;
+  glue(b, id, layerId(l, ctx, w, inmost), faceTo(w.n), "-w");
+  glue(b, id, layerId(l, ctx, next, inmost), faceTo(next.n), "-w");
+}
+
+const roofPanel = (
+  l: SheetLayout,
+  ctx: Context,
+  id: string,
+  at: { origin: Vec3; u: Vec3; v: Vec3 },
+  outline: readonly (readonly [number, number])[],
+  bevel: readonly number[],
+  holes: readonly { name: string; outline: readonly (readonly [number, number])[]; bevel: readonly number[] }[] = [],
+) => ({
+  // prettier-ignore
+  id,
+  structure: ctx.structure,
+  assembly: `${ctx.structure}/roof`,
+  role: "roof sheet",
+  letter: "RS",
+  kind: "panel" as const,
+  nominal: [0, 0] as const,
+  ends: [undefined, undefined] as const,
+  // its eave hangs out over the front wall
+  over: { assembly: `${ctx.structure}/front`, role: ROLES[l.layers[0]!.name][0], group: `${ctx.structure}/roof` },
+  body: { shape: "panel" as const, ...at, outline, bevel, thickness: l.roof.thickness, stock: l.roof.id, holes },
+});
+/** One panel to each slope, its underside on the walls; two are mitred plumb at the ridge. */
+function slopes(b: Builder, l: SheetLayout, ctx: Context): void {
+  const { v, mm } = l;
+  const tilt = Math.atan(l.k);
+  const [c, s] = [Math.cos(tilt), Math.sin(tilt)];
+  const half = l.long / 2 + mm(v.gableOverhang);
+  const out = mm(v.overhang) / c;
+  const gable = v.roof === "gable";
+  for (const side of gable ? (["front", "back"] as const) : (["front"] as const)) {
+    const sign = side === "front" ? 1 : -1;
+    const run = gable ? l.wide / 2 / c : l.wide / c + out;
+    const origin: Vec3 = [0, (-sign * l.wide) / 2, l.high];
+    const id = `${ctx.structure}/roof/${side}`;
+    const bevel = [0, 0, gable ? (-tilt * 180) / Math.PI : 0, 0];
+    b.add(roofPanel(l, ctx, id, { origin, u: [sign, 0, 0], v: [0, sign * c, s] }, [[-half, -out], [half, -out], [half, run], [-half, run]], bevel)); // prettier-ignore
+    b.datums[`under-${side}`] = planeAt(origin, [0, -sign * s, c]);
+    for (const w of l.walls)
+      l.layers.forEach((_, i) => {
+        // an end of a gable has an edge under each slope, seen from outside the right one first
+        const edge = w.long || !gable || (side === "back") === (w.name === "right") ? "e2" : "e3";
+        if (!w.long || w.name === side || !gable) glue(b, id, layerId(l, ctx, w, i), "-w", edge);
+      });
+  }
+  if (gable) glue(b, `${ctx.structure}/roof/front`, `${ctx.structure}/roof/back`, "e2", "e2");
+}
+/** A panel inside the walls, its top at the front wall's height, on ledges all round. */
+function flatRoof(b: Builder, l: SheetLayout, ctx: Context): void {
+  const t = timberOf(l.v.ledge, ctx.stock(l.v.ledge));
+  // a post that is thicker than the walls stands in the roof's corner
+  const post = l.v.corner === "post" ? Math.max(0, timberOf(l.v.cornerPost, ctx.stock(l.v.cornerPost)).v - l.stack) : 0;
+  const [x, y] = [l.long / 2 - l.stack, l.wide / 2 - l.stack];
+  const z = l.high - l.roof.thickness;
+  const id = `${ctx.structure}/roof/sheet`;
+  const corner = (sx: number, sy: number) => {
+    const [a, c] = [[x - post, x + 1], [y - post, y + 1]].map((r) => r as [number, number]); // prettier-ignore
+    const [us, vs] = [a!.map((q) => q * sx).sort((p, q) => p - q), c!.map((q) => q * sy).sort((p, q) => p - q)];
+    return { name: `post${sx}${sy}`, outline: [[us[0]!, vs[0]!], [us[1]!, vs[0]!], [us[1]!, vs[1]!], [us[0]!, vs[1]!]] as const, bevel: [0, 0, 0, 0] }; // prettier-ignore
+  };
+  const holes = post > 1e-6 ? [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)] : [];
+  b.add(roofPanel(l, ctx, id, { origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0] }, [[-x, -y], [x, -y], [x, y], [-x, y]], [0, 0, 0, 0], holes)); // prettier-ignore
+  const inmost = l.layers.length - 1;
+  for (const w of l.walls) {
+    // front and back run through, the ends stand between them
+    const back = l.stack + Math.max(post, w.long ? 0 : t.w);
+    const at = (s: number): Vec3 => onSheetWall(w, s, l.stack + t.w / 2, z - t.v / 2);
+    const ledge = b.stick({
+      id: `${ctx.structure}/roof/ledge/${w.name}`,
+      assembly: `${ctx.structure}/roof`,
+      role: "ledge",
+      letter: "LG",
+      timber: t,
+      a: at(back),
+      b: at(w.length - back),
+      up: [0, 0, 1],
+      square: true,
+    }).id;
+    // w of a stick along e with v up is e × up, outwards
+    glue(b, ledge, layerId(l, ctx, w, inmost), dot([w.e[1], -w.e[0], 0], w.n) > 0 ? "+w" : "-w", "-w");
+    glue(b, id, ledge, "-w", "+v");
+  }
+}

@@ -1,0 +1,161 @@
+import { stackOf, wholeBoards } from "../../carpentry";
+import { nominalMm, parseNominal, textureOf } from "../../lumber";
+import { feet, model, printFeetInches, printMm, printNumber, toPrototype } from "../../units";
+import type { Context, Remark } from "../kind";
+import { unusual } from "../unusual";
+import { layersOf, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout";
+import { sheetSpec, type SheetValues } from "./parameters";
+
+const fi = (mm: number): string => printFeetInches(mm);
+const SIZES = ["cornerPost", "blocks", "ledge"] as const;
+
+/** Why values cannot go together, a sentence each; layers, corners and what stands in the way of openings only with a context. */
+export function sheetCheck(v: SheetValues, ctx?: Context): string[] {
+  const bad = SIZES.filter((k) => !parseNominal(v[k]) || parseNominal(v[k])!.round);
+  if (bad.length > 0)
+    return bad.map((k) => `${sheetSpec[k].label} is “${v[k]}”; write a nominal size in inches such as 4×4.`);
+  const out: string[] = [];
+  if (v.face === "none" && v.core === "none" && v.back === "none")
+    out.push("The walls have no layer; choose a face, a core or a back.");
+  for (const [name, foot] of [
+    ["Front wall", v.footFront],
+    ["Right end", v.footRight],
+    ["Back wall", v.footBack],
+    ["Left end", v.footLeft],
+  ] as const)
+    // prettier-ignore
+    if (-foot > v.wallHeight - feet(2))
+      out.push(`${name} would begin ${fi(-foot)} over the floor and end at ${fi(v.wallHeight)}; leave it at least 2′-0″.`);
+  if (v.roof === "flat" && v.wallHeight < nominalMm(v.ledge).width + feet(2))
+    out.push(`A flat roof at ${fi(v.wallHeight)} leaves no room under its ledges.`);
+  if (out.length > 0 || !ctx) return out;
+  const { layers } = layersOf(v, ctx);
+  const stack = stackOf(layers.map((x) => x.item.thickness));
+  if (v.corner === "post") {
+    const { section } = ctx.stock(v.cornerPost);
+    if (section.width - section.thickness > 0.005)
+      return [`A corner post of ${v.cornerPost} is not square in the stock chosen (${printMm(section.thickness, 2)} × ${printMm(section.width, 2)}); take a square one.`]; // prettier-ignore
+    if (stack > section.thickness + 1e-6)
+      return [
+        `The walls are ${printMm(stack, 3)} thick and the corner post of ${v.cornerPost} is ${printMm(section.thickness, 3)}: they stand ${printMm(stack - section.thickness, 3)} proud of it. Take a thicker post, or thinner layers.`,
+      ];
+  }
+  const l = sheetLayout(v, ctx);
+  const block = v.corner === "post" ? ctx.stock(v.cornerPost).section.thickness : l.stack + ctx.stock(v.blocks).section.width; // prettier-ignore
+  const ledge = v.roof === "flat" ? Math.min(...Object.values(ctx.stock(v.ledge).section)) : 0;
+  if (Math.min(l.long, l.wide) < 2 * block + 2 * ledge + 1)
+    return [`Walls ${printMm(l.stack, 2)} thick leave no room inside ${fi(Math.min(v.length, v.width))}; make it larger, or the layers thinner.`]; // prettier-ignore
+  for (const w of l.walls) out.push(...openingFaults(l, w, block, ctx));
+  return out;
+}
+/** Openings that run into a corner, into each other, or out of their wall. */
+function openingFaults(l: SheetLayout, w: SheetWall, corner: number, ctx: Context): string[] {
+  const p = (mm: number): string => fi(toPrototype(ctx.scale, model(mm)));
+  const out: string[] = [];
+  const sorted = [...w.gaps].sort((a, b) => a.from - b.from);
+  const number = (name: string): string => name.replace(/^opening/, "Opening ");
+  sorted.forEach((g, i) => {
+    const near = Math.min(g.from, w.length - g.to);
+    if (near < corner + LEAST_STRIP)
+      out.push(`${number(g.name)} comes ${near < 0 ? "past the end of its wall" : `within ${p(near)} of a corner`}; the corner takes ${p(corner)}. Move it in, or make it narrower.`); // prettier-ignore
+    const y = (s: number): number => (w.long ? (w.name === "front" ? -l.wide / 2 : l.wide / 2) : w.name === "right" ? s - l.wide / 2 : l.wide / 2 - s); // prettier-ignore
+    const top = Math.min(under(l, y(g.from)), under(l, y(g.to)));
+    if (g.head > top - LEAST_STRIP)
+      out.push(`${number(g.name)} reaches ${p(g.head)} and its wall ends at ${p(top)} there; make it lower.`);
+    if (g.head < w.foot + LEAST_STRIP || (!g.door && g.sill < w.foot + LEAST_STRIP))
+      out.push(`${number(g.name)} begins below the foot of its wall at ${p(w.foot)}; raise it, or make it a door.`);
+    if (l.v.roof === "flat" && g.head > l.high - l.roof.thickness - LEAST_STRIP && g.sill < l.high)
+      out.push(`The roof and its ledges cross ${number(g.name).toLowerCase()} at ${p(l.high)}; make it lower.`);
+    for (const other of sorted.slice(i + 1))
+      if (other.from < g.to + LEAST_STRIP && other.sill < g.head + LEAST_STRIP && g.sill < other.head + LEAST_STRIP)
+        out.push(
+          `${number(g.name)} and ${number(other.name).toLowerCase()} leave nothing between them; move them apart.`,
+        );
+  });
+  return out;
+}
+/** The least that may be left of a sheet beside an opening, model mm. */
+const LEAST_STRIP = 0.5;
+
+/** What is unusual or wants a second look. */
+export function sheetRemarks(v: SheetValues, ctx?: Context): Remark[] {
+  const out = unusual(sheetSpec, v, (p) => sheetShown(v, p));
+  if (!ctx || sheetCheck(v, ctx).length > 0) return out;
+  const l = sheetLayout(v, ctx);
+  const proto = (mm: number): number => toPrototype(ctx.scale, model(mm));
+  const texture = l.face && textureOf(l.face.item.texture!.id);
+  if (texture?.runs === "upright") {
+    const pitch = l.face!.item.texture!.pitch;
+    for (const [key, words, length, back] of [
+      ["length", "front and back", l.long, l.cut.first[0]!],
+      ["width", "ends", l.wide, l.cut.second[0]!],
+    ] as const) {
+      const { under: less, over: more, rest } = wholeBoards(length - 2 * back, pitch, 0.01);
+      if (rest === 0) continue;
+      const to = rest < pitch / 2 ? less : more;
+      const by = to.length - (length - 2 * back);
+      out.push({
+        param: key,
+        text: `The ${words} take ${less.boards} ${texture.unit}s of ${printMm(pitch, 2)} and ${printMm(rest, 2)} of another (${fi(proto(rest))}); a good wall ends on a full ${texture.unit}: ${printMm(less.length + 2 * back, 2)} or ${printMm(more.length + 2 * back, 2)} over all.`,
+        fix: { label: `${fi(Math.abs(proto(by)))} ${by < 0 ? "shorter" : "longer"}`, value: proto(length + by) },
+      });
+    }
+  }
+  for (const x of l.layers) {
+    const size = x.item.sizes.at(-1)!;
+    const upright = texture?.runs === "upright" && x.name === "face";
+    const [across, along] = upright ? [size[1], size[0]] : [size[0], size[1]];
+    for (const [key, words, length, high] of [
+      ["length", "front and back", l.long, l.high],
+      ["width", "ends", l.wide, under(l, 0)],
+    ] as const)
+      if (length > along || high > across)
+        out.push({
+          param: key,
+          level: "warning",
+          text: `The ${x.name} of the ${words} is ${printMm(length, 0)} × ${printMm(high, 0)} and its sheet ${printMm(along, 0)} × ${printMm(across, 0)}: splice it${upright ? " on a line" : ""}, with a plate behind.`,
+        });
+  }
+  if (v.tops === "square" && l.k > 0)
+    out.push({
+      param: "tops",
+      text: `Square tops bear on their edge alone, and stand ${printMm(l.k * l.stack, 2)} off the slope over ${printMm(l.stack, 2)}: bevel them ${printNumber((Math.atan(l.k) * 180) / Math.PI, 1)}°.`,
+      fix: { label: "Bevel them", value: "bevelled" },
+    });
+  if (l.face)
+    v.openings.forEach((o, i) => {
+      const { relief } = l.face!.item.texture!;
+      if (o.mount === "flange" && relief >= 0.3)
+        out.push({
+          param: `openings.${i}.mount`,
+          text: `Opening ${i + 1}'s flange lies on ${texture!.name} that stand ${printMm(relief, 2)} proud: shave them flush under it, or the casting is held off.`,
+        });
+    });
+  return out;
+}
+/** Whether a parameter plays a part for these values. */
+export function sheetShown(v: SheetValues, path: string): boolean {
+  const sloped = v.roof === "gable" || v.roof === "shed";
+  switch (path.split(".")[0]) {
+    case "rise":
+    case "overhang":
+    case "gableOverhang":
+    case "tops":
+      return sloped;
+    case "parapet":
+    case "ledge":
+      return v.roof === "flat";
+    case "roofSheet":
+      return v.roof !== "none";
+    case "facePitch":
+      return v.face !== "none";
+    case "cornerPost":
+      return v.corner === "post";
+    case "blocks":
+      return v.corner !== "post";
+    case "fit":
+      return v.openings.length > 0;
+    default:
+      return true;
+  }
+}

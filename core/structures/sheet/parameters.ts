@@ -1,0 +1,171 @@
+import { SHEETS, TEXTURES } from "../../lumber";
+import { feet, inches, type Prototype } from "../../units";
+import { batter, choice, dto, length, numeric, section, table, type ParamsOf } from "../spec";
+
+const span = (min: Prototype, max: Prototype, usual: readonly [Prototype, Prototype]) => ({ min, max, usual });
+const options = (o: Readonly<Record<string, string>>) => Object.entries(o).map(([value, label]) => ({ value, label }));
+/** Plain sheets by what follows "sheet/": "styrene/40". */
+const plain = SHEETS.filter((s) => !s.texture && s.material !== "clear").map((s) => ({ value: s.id.slice(6), label: s.name })); // prettier-ignore
+const none = { value: "none", label: "none" };
+const [plan, roof, layers, corners, openings] = ["Plan", "Roof", "Layers", "Corners", "Openings"];
+
+/** A building of sheet: four walls, each a stack of layers, and a roof of sheet on them. Prototype mm, rises in inches per foot. Usual values are common practice. */
+export const sheetSpec = {
+  length: length({
+    group: plan,
+    label: "Length, outside",
+    def: feet(24),
+    ...span(feet(4), feet(300), [feet(8), feet(150)]),
+    help: "Of the front, over all its layers.",
+  }),
+  width: length({
+    group: plan,
+    label: "Width, outside",
+    def: feet(16),
+    ...span(feet(4), feet(150), [feet(8), feet(60)]),
+    help: "Of the ends, over all their layers.",
+  }),
+  wallHeight: length({
+    group: plan,
+    label: "Height of the front wall",
+    def: feet(9),
+    ...span(feet(4), feet(120), [feet(7), feet(60)]),
+    help: "From the floor to the roof's underside on its outside; of a flat roof to the roof's top.",
+  }),
+  footFront: foot("Front wall"),
+  footRight: foot("Right end"),
+  footBack: foot("Back wall"),
+  footLeft: foot("Left end"),
+  roof: choice({
+    group: roof,
+    label: "Roof",
+    def: "gable",
+    options: options({
+      gable: "gable",
+      shed: "shed, high at the back",
+      flat: "flat, inside the walls",
+      none: "left off",
+    }),
+    help: "Of sheet, on the tops of the walls; a flat one lies on ledges inside them.",
+  }),
+  rise: batter({ group: roof, label: "Rise in 12", def: 6, min: 0.5, max: 24, usual: [2, 14], help: "Inches of rise per foot of run." }), // prettier-ignore
+  overhang: length({
+    group: roof,
+    label: "Overhang at the eaves",
+    def: feet(1),
+    ...span(feet(0), feet(6), [feet(0), feet(3)]),
+    help: "Level, from the outside of the wall.",
+  }),
+  gableOverhang: length({
+    group: roof,
+    label: "Overhang at the ends",
+    def: feet(1),
+    ...span(feet(0), feet(6), [feet(0), feet(3)]),
+    help: "From the outside of the end.",
+  }),
+  parapet: length({
+    group: roof,
+    label: "Parapet",
+    def: feet(2),
+    ...span(feet(0), feet(10), [feet(0), feet(4)]),
+    help: "How far the walls stand over a flat roof.",
+  }),
+  roofSheet: choice({
+    group: roof,
+    label: "Roof of",
+    def: "styrene/40",
+    options: plain,
+    help: "Plain sheet, to be covered.",
+  }),
+  ledge: section({ group: roof, label: "Ledge", def: "4×4", help: "Strip inside the walls that a flat roof lies on." }),
+  face: choice({
+    group: layers,
+    label: "Face",
+    def: "clapboard",
+    options: [none, ...TEXTURES.map((t) => ({ value: t.id, label: t.name }))],
+    help: "The textured sheet outside.",
+  }),
+  facePitch: length({
+    group: layers,
+    label: "Pitch of its lines",
+    def: inches(6),
+    ...span(inches(1), inches(48), [inches(2), inches(24)]),
+    help: "On the prototype; the nearest sheet that is sold is taken. Stock tells how far off it is.",
+  }),
+  core: choice({
+    group: layers,
+    label: "Core",
+    def: "styrene/60",
+    options: [none, ...plain],
+    help: "What carries the face.",
+  }),
+  back: choice({
+    group: layers,
+    label: "Back",
+    def: "none",
+    options: [none, ...plain],
+    help: "A lining that is seen inside.",
+  }),
+  corner: choice({
+    group: corners,
+    label: "Corners",
+    def: "sides",
+    options: options({
+      sides: "butt, front and back run through",
+      ends: "butt, the ends run through",
+      mitre: "mitred",
+      post: "on a corner post",
+    }),
+    help: "Butt corners step layer by layer: a box of faces, in it a box of cores.",
+  }),
+  cornerPost: section({ group: corners, label: "Corner post", def: "8×8", help: "The walls end at its sides; it may not be thinner than they are." }), // prettier-ignore
+  blocks: section({
+    group: corners,
+    label: "Corner block",
+    def: "4×4",
+    help: "A strip glued into each corner.",
+  }),
+  tops: choice({
+    group: corners,
+    label: "Tops under the roof",
+    def: "bevelled",
+    options: options({ bevelled: "bevelled to the slope", square: "square: the roof bears on an edge" }),
+    help: "Of the walls under the eaves.",
+  }),
+  fit: numeric({ group: openings, label: "Fit round a casting", unit: "mm", def: 0.1, min: 0, max: 2, usual: [0.05, 0.4], help: "Model mm left free on every side." }), // prettier-ignore
+  openings: table({
+    group: openings,
+    label: "Openings",
+    noun: "opening",
+    def: [],
+    most: 80,
+    help: "Doors and windows; each is cut through all layers.",
+    columns: {
+      wall: choice({ group: openings, label: "Wall", def: "front", options: options({ front: "Front", right: "Right end", back: "Back", left: "Left end" }), help: "" }), // prettier-ignore
+      kind: choice({
+        group: openings,
+        label: "Kind",
+        def: "window",
+        options: options({ door: "Door", window: "Window" }),
+        help: "",
+      }),
+      at: length({ group: openings, label: "Middle from the left corner", def: feet(8), ...span(feet(0), feet(300), [feet(0), feet(150)]), help: "Seen from outside." }), // prettier-ignore
+      width: length({ group: openings, label: "Width of casting", def: feet(3), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "" }), // prettier-ignore
+      height: length({ group: openings, label: "Height of casting", def: feet(5), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "" }), // prettier-ignore
+      sill: length({ group: openings, label: "Bottom over the floor", def: inches(30), ...span(feet(0), feet(110), [feet(0), feet(60)]), help: "0 for a door." }), // prettier-ignore
+      mount: choice({ group: openings, label: "Mounting", def: "flange", options: options({ flange: "from outside, with a flange", behind: "from behind", inside: "trimmed to sit inside", built: "built up: size is the clear opening" }), help: "" }), // prettier-ignore
+      lap: length({ group: openings, label: "Flange, or what hides behind", def: inches(4), ...span(feet(0), inches(18), [feet(0), inches(8)]), help: "On each side. Of a built-up opening: the thickness of its jambs." }), // prettier-ignore
+    },
+  }),
+};
+function foot(wall: string) {
+  return length({
+    group: plan,
+    label: `${wall} runs below the floor by`,
+    def: feet(0),
+    ...span(feet(-8), feet(20), [feet(-4), feet(8)]),
+    help: "Below 0 it stands that much higher: on a platform.",
+  });
+}
+export type SheetValues = ParamsOf<typeof sheetSpec>;
+export const SheetParams = dto(sheetSpec);
