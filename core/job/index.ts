@@ -24,3 +24,4 @@ export * from "./chosenVariant";
 export * from "./report";
 export * from "./picture";
 export * from "./look";
+export * from "./sheetTaken";

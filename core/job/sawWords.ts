@@ -1,5 +1,6 @@
 import { entryOf, type EndCut, type EntryNotch, type EntryRip, type PieceShape } from "../frame";
 import { printNumber } from "../units";
+import { sheetTaken } from "./sheetTaken";
 
 /** Prints a model length in the unit that the person works in. */
 export type PrintLength = (mm: number) => string;
@@ -75,11 +76,14 @@ function notchWords(n: EntryNotch, shape: PieceShape, print: PrintLength): strin
 const SLIGHT = 0.005;
 
 /** How the lines of a sheet part lie, and which of its edges are bevelled. */
-function sheetWords({ kind, lines, cutNormals }: PieceShape, print: PrintLength): string[] {
-  if (kind !== "panel") return [];
+function sheetWords(shape: PieceShape, print: PrintLength): string[] {
+  const { lines, cutNormals } = shape;
+  const taken = sheetTaken(shape);
+  if (!taken) return [];
   const tilts = cutNormals.map((n) => (Math.asin(Math.min(1, Math.abs(n[2]))) * 180) / Math.PI).filter((t) => t > 0.05 && t < 89); // prettier-ignore
   const angles = [...new Set(tilts.map((t) => `${printNumber(t, 1)}°`))];
   return [
+    `takes ${print(taken.long)} × ${print(taken.wide)} of its sheet`,
     ...(lines
       ? [
           lines.across === "u"
