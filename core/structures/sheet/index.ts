@@ -7,6 +7,7 @@ import { sheetDimensions } from "./dimensions";
 import { sheetFrame } from "./frame";
 import { sheetCheck, sheetRemarks, sheetShown } from "./judgement";
 import { onSheetWall, sheetLayout, under } from "./layout";
+import { newOpening } from "./newOpening";
 import { SheetParams, sheetSpec, type SheetValues } from "./parameters";
 
 const WORDS = { front: "front wall", right: "right end", back: "back wall", left: "left end" } as const;
@@ -75,6 +76,7 @@ export const sheetBuilding: StructureKind = {
       };
     });
   },
+  newRow: (p, path) => newOpening(p as SheetValues, path),
   about: ({ id }) => {
     const [, place] = id.split("/");
     return place === "roof" ? ["Roof"] : place?.startsWith("corner-") ? ["Corners"] : ["Layers", "Openings", "Plan"];

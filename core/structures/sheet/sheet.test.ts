@@ -224,6 +224,23 @@ describe("what is said of a building of sheet", () => {
     );
     expect((back as unknown as SheetValues).openings[0]!.sill).toBe(inches(30));
   });
+  it("a new opening stands in the first free place of its wall, then of the next", () => {
+    let v = house({ width: feet(8), length: feet(11) });
+    for (const [wall, at] of [
+      ["front", 3],
+      ["front", 7.5],
+      ["right", 3],
+      ["back", 3],
+    ] as const) {
+      const row = sheetBuilding.newRow!(v, "openings") as unknown as SheetValues["openings"][number];
+      expect([row.wall, row.at / feet(1)]).toEqual([wall, expect.closeTo(at, 9)]);
+      v = { ...v, openings: [...v.openings, row] };
+      if (wall === "front" && at === 7.5) expect(sheetCheck(v, HO)).toEqual([]);
+    }
+    expect(sheetBuilding.newRow!(v, "wings")).toBeUndefined();
+    const low = sheetBuilding.newRow!(house({ wallHeight: feet(6) }), "openings") as unknown as SheetValues["openings"][number]; // prettier-ignore
+    expect(low.height).toBeCloseTo(feet(2.5), 6);
+  });
   it("its walls stand where a neighbour meets them", () => {
     const walls = sheetBuilding.outerWalls!(house({ footFront: feet(2) }), HO);
     expect(walls.map((w) => [w.name, w.length, Number(w.height.toFixed(9))])).toEqual([
