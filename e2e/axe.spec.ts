@@ -72,6 +72,7 @@ for (const job of [
   "Snowshed",
   "Tool house",
   "Section houses",
+  "Company store",
 ])
   // prettier-ignore
   test(`axe finds nothing on any stage or tab of “${job}”`, async ({ page }) => {

@@ -18,7 +18,7 @@ test("everything is backed up and restored from the Shelf: what came between is 
     await new Promise((up) => server.stdout.once("data", up));
     await page.goto(`http://127.0.0.1:${port}/`);
     await page.getByRole("button", { name: "Back up or restore" }).click();
-    await expect(page.getByText(/A backup is one file with everything: 11 jobs/)).toBeVisible();
+    await expect(page.getByText(/A backup is one file with everything: 12 jobs/)).toBeVisible();
     const [download] = await Promise.all([
       page.waitForEvent("download"),
       page.getByRole("link", { name: "Download a backup" }).click(),
@@ -43,9 +43,9 @@ test("everything is backed up and restored from the Shelf: what came between is 
     await input.setInputFiles(file);
     await expect(page.getByText(/All 12 jobs on this shelf give way to what is in/)).toBeVisible();
     await page.getByRole("button", { name: "Restore it" }).click();
-    await expect(page.getByText(/^11 jobs are back as of .* What was here before is kept as cardo\.before-restore-1\.sqlite\.$/)).toBeVisible(); // prettier-ignore
+    await expect(page.getByText(/^12 jobs are back as of .* What was here before is kept as cardo\.before-restore-1\.sqlite\.$/)).toBeVisible(); // prettier-ignore
     await page.getByRole("button", { name: "Close" }).click();
-    await expect(page.getByText("11 jobs", { exact: true })).toBeVisible();
+    await expect(page.getByText("12 jobs", { exact: true })).toBeVisible();
     await expect(page.getByText("Made in between")).toHaveCount(0);
     expect(readdirSync(data)).toContain("cardo.before-restore-1.sqlite");
     // its drawings are there, tiles and all

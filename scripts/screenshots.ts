@@ -45,9 +45,6 @@ const other = async (job: string): Promise<void> => {
   await page.waitForLoadState("networkidle");
   await stage("Drawings");
 };
-await other("Tool house");
-await page.getByRole("button", { name: "Front, straightened", exact: true }).click();
-await shot("straightened");
 await other("Snowshed");
 await page.getByRole("tab", { name: "Trace" }).click();
 await page.locator('[data-stick$="n1"]').first().click();
@@ -85,6 +82,8 @@ await shot("building");
 await stage("Jigs");
 await page.getByLabel("Sheet", { exact: true }).selectOption({ label: "Tool house: card mock-up" });
 await shot("building-jigs");
+await framing("Company store");
+await shot("sheet");
 await framing("Howe truss");
 await page.getByRole("tab", { name: "Forces" }).click();
 await page.getByRole("button", { name: "Show" }).click();

@@ -20,6 +20,7 @@ if (!existsSync(stamp)) {
     "tool-house",
     "snowshed",
     "depot",
+    "company-store",
     "section-houses",
     "summit-snowshed",
     "ore-bin",

@@ -2,16 +2,19 @@ import type { Shown } from "core/drawing";
 import type { Vec2 } from "core/geometry";
 
 const covers = (s: Shown, p: Vec2): boolean =>
-  p[0] >= s.min[0] &&
-  p[0] <= s.max[0] &&
-  p[1] >= s.min[1] &&
-  p[1] <= s.max[1] &&
-  s.outlines.some((o) =>
-    o.every((a, i) => {
+  p[0] >= s.min[0] && p[0] <= s.max[0] && p[1] >= s.min[1] && p[1] <= s.max[1] && windings(s, p) > 0;
+/** How often a stick's outlines run round a point: parts counter-clockwise, holes clockwise. */
+function windings(s: Shown, [x, y]: Vec2): number {
+  let n = 0;
+  for (const o of s.outlines)
+    o.forEach((a, i) => {
       const b = o[(i + 1) % o.length]!;
-      return (b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) >= 0;
-    }),
-  );
+      if (a[1] > y === b[1] > y) return;
+      const side = (b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0]);
+      if (b[1] > a[1] ? side > 0 : side < 0) n += b[1] > a[1] ? 1 : -1;
+    });
+  return n;
+}
 /** The painted sticks under a point of the drawing, the nearest to the eye first. */
 export function sticksUnder(shown: readonly Shown[], p: Vec2): string[] {
   const out: string[] = [];

@@ -1,4 +1,4 @@
-import { cornersFlat, dot, hullSeen, type Vec2, type Vec3 } from "../geometry";
+import { contoursOf, cornersFlat, dot, hullSeen, type Vec2, type Vec3 } from "../geometry";
 import { textureLines, type Resolved } from "../frame";
 import { VIEW_AXES } from "../structures/viewAxes";
 
@@ -81,6 +81,8 @@ function liftOver(sticks: readonly Resolved[], depth: Float64Array): void {
 
 /** A face that is turned further from the eye than this (the cosine) shows nothing of what is on it. */
 const TURNED_AWAY = 0.05;
+/** A face is seen in its true shape from here. */
+const FACE_ON = 0.999;
 function shownOf(s: Resolved, view: View): Seen {
   const { eye, right, up } = view;
   const outlines: number[][] = [];
@@ -102,6 +104,9 @@ function shownOf(s: Resolved, view: View): Seen {
     }
     outlines.push(outline);
   }
+  // of a sheet that faces the eye its contours, without the seams of the parts that it is reckoned in
+  if (s.member.body.shape === "panel" && outlines.length > 1 && Math.abs(dot(s.axes.w, eye)) > FACE_ON)
+    outlines.splice(0, Infinity, ...(contoursOf(outlines) ?? [...outlines]));
   // lines of a sheet's face are outlines of two corners, which enclose nothing
   if (s.member.body.shape === "panel" && s.member.body.texture && dot(s.axes.w, eye) > TURNED_AWAY)
     for (const [a, b] of textureLines(s)) outlines.push([dot(a, right), dot(a, up), dot(b, right), dot(b, up)]);

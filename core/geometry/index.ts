@@ -10,3 +10,4 @@ export * from "./solid";
 export * from "./convex";
 export * from "./penetration";
 export * from "./polygon";
+export * from "./contour";

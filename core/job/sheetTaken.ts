@@ -25,7 +25,7 @@ export interface SheetSum {
   /** Of their rectangles, and of what they keep of these, mm². */
   readonly gross: number;
   readonly net: number;
-  /** The longest and the widest panel. */
+  /** The longest and the widest panel, whichever way they lie. */
   readonly long: number;
   readonly wide: number;
   /** The least number of its largest sheets that their rectangles can come from, by area alone. */
@@ -43,8 +43,8 @@ export function sheetSums(pieces: readonly Piece[]): SheetSum[] {
       panels: s.panels + n,
       gross: s.gross + n * taken.long * taken.wide,
       net: s.net + n * taken.net,
-      long: Math.max(s.long, taken.long),
-      wide: Math.max(s.wide, taken.wide),
+      long: Math.max(s.long, taken.long, taken.wide),
+      wide: Math.max(s.wide, Math.min(taken.long, taken.wide)),
     });
   }
   return [...sums].map(([id, s]) => {

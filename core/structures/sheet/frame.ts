@@ -155,8 +155,6 @@ const roofPanel = (
   kind: "panel" as const,
   nominal: [0, 0] as const,
   ends: [undefined, undefined] as const,
-  // its eave hangs out over the front wall
-  over: { assembly: `${ctx.structure}/front`, role: ROLES[l.layers[0]!.name][0], group: `${ctx.structure}/roof` },
   body: { shape: "panel" as const, ...at, outline, bevel, thickness: l.roof.thickness, stock: l.roof.id, holes },
 });
 /** One panel to each slope, its underside on the walls; two are mitred plumb at the ridge. */
@@ -173,7 +171,9 @@ function slopes(b: Builder, l: SheetLayout, ctx: Context): void {
     const origin: Vec3 = [0, (-sign * l.wide) / 2, l.high];
     const id = `${ctx.structure}/roof/${side}`;
     const bevel = [0, 0, gable ? (-tilt * 180) / Math.PI : 0, 0];
-    b.add(roofPanel(l, ctx, id, { origin, u: [sign, 0, 0], v: [0, sign * c, s] }, [[-half, -out], [half, -out], [half, run], [-half, run]], bevel)); // prettier-ignore
+    const sheet = roofPanel(l, ctx, id, { origin, u: [sign, 0, 0], v: [0, sign * c, s] }, [[-half, -out], [half, -out], [half, run], [-half, run]], bevel); // prettier-ignore
+    // its eave hangs out over the front wall
+    b.add({ ...sheet, over: { assembly: `${ctx.structure}/front`, role: ROLES[l.layers[0]!.name][0], group: `${ctx.structure}/roof` } }); // prettier-ignore
     b.datums[`under-${side}`] = planeAt(origin, [0, -sign * s, c]);
     for (const w of l.walls)
       l.layers.forEach((_, i) => {
