@@ -1,7 +1,7 @@
 import { sheetOf } from "./sheets";
 import { model, MM_PER_INCH, printFraction, type Model, type Scale } from "../units";
 
-/** Counts up whenever sizes or lengths of the series change, so that an issue knows what it was made from. */
+/** Counts up whenever sizes or lengths of the series of sticks or sheets change, so that an issue knows what it was made from. */
 export const CATALOGUE_VERSION = 1;
 
 export type SeriesId = "scale" | "inch" | "metric" | "styrene" | "round";

@@ -1,8 +1,5 @@
 import { MM_PER_INCH, model, printFraction, printNumber, toModel, toPrototype, type Model, type Prototype, type Scale } from "../units"; // prettier-ignore
 
-/** Counts up whenever sheets of the series change, so that an issue knows what it was made from. */
-export const SHEETS_VERSION = 1;
-
 export type TextureId = "clapboard" | "batten" | "scribed" | "corrugated" | "seam" | "block" | "brick" | "shingle";
 /** What is moulded or cut into one side of a sheet. */
 export interface Texture {
