@@ -15,6 +15,7 @@ export * from "./cuts";
 export * from "./resolve";
 export * from "./splice";
 export * from "./textureLines";
+export * from "./shownEdges";
 export * from "./interference";
 export * from "./bearing";
 export * from "./pieceShape";

@@ -2,7 +2,7 @@ import { Canvas, useThree, type ThreeEvent } from "@react-three/fiber";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { BufferAttribute, BufferGeometry, DoubleSide, Plane, Vector3, type WebGLRenderer } from "three";
 import { isStyrene } from "core/lumber";
-import type { Resolved } from "core/frame";
+import { shownEdges, type Resolved } from "core/frame";
 import { OrbitControls } from "three/examples/jsm/controls/OrbitControls.js";
 import { timberTexture } from "./timberTexture";
 
@@ -53,12 +53,8 @@ function partOf(assembly: string, sticks: readonly Resolved[]): Part {
           }
           owners.push(s.id);
         }
-        if (f.tag !== "seam")
-          f.corners.forEach((c, i) => {
-            put(lines, c);
-            put(lines, f.corners[(i + 1) % f.corners.length]!);
-          });
       }
+    for (const edge of shownEdges(s)) for (const p of edge) put(lines, p);
   }
   const geometry = new BufferGeometry();
   geometry.setAttribute("position", new BufferAttribute(new Float32Array(positions), 3));
