@@ -66,3 +66,26 @@ describe("sheets in use", () => {
     ]);
   });
 });
+describe("a panel larger than its sheet (mistake 8)", () => {
+  const house = (values: Readonly<Record<string, unknown>>): JobDoc => ({ ...emptyJob("Sheet"), structures: [newStructure("sheet", "s", "House", values)] }); // prettier-ignore
+  it("is told with both sizes, those of a role together, and mended says nothing", () => {
+    // 200 ft in HO are 700 mm; the face's lines are level and run along its 609.6 mm
+    const texts = said(house({ length: feet(200), roof: "none" }), /^large:/).map((f) => f.text);
+    expect(texts).toEqual([
+      expect.stringMatching(/^FS\d (\(facing\) takes|, FS\d).*700 mm × 32 mm, and Textured sheet, clapboards \.060 in comes in 305 mm × 610 mm, its lines along the longer side: splice it on a line, with a plate behind\.$/), // prettier-ignore
+      expect.stringMatching(/^WC\d.*\(core sheet\).*698 mm × 32 mm, and Styrene sheet \.060 in comes in 305 mm × 610 mm: splice it, with a plate behind\.$/), // prettier-ignore
+    ]);
+    expect(said(house({ length: feet(170), roof: "none" }), /^large:/)).toEqual([]);
+  });
+  it("with upright lines is judged across them", () => {
+    const iron = { face: "corrugated", facePitch: inches(3), core: "none", roof: "none" };
+    // 305 mm of sheet across its lines are 87 ft
+    expect(said(house({ ...iron, length: feet(85) }), /^large:/)).toEqual([]);
+    expect(said(house({ ...iron, length: feet(90) }), /^large:/)).toHaveLength(1);
+  });
+  it("of a roof is told as well", () => {
+    expect(
+      said(house({ length: feet(172), core: "none", gableOverhang: feet(3) }), /^large:sheet\/styrene\/40\|roof sheet/),
+    ).toHaveLength(1);
+  });
+});

@@ -1,5 +1,6 @@
 import { sheetName, sheetOf, textureOf } from "../lumber";
-import type { Design } from "../job";
+import type { Piece, PieceShape } from "../frame";
+import { sheetTaken, type Design, type SheetTaken } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype } from "../units";
 import type { Finding } from "./findings";
 
@@ -22,6 +23,7 @@ export function sheetFindings(d: Design): Finding[] {
       remedy: { label: "Choose other stock", do: "stock", nominal: sheetName(m.wanted) },
     });
   }
+  out.push(...tooLarge(d));
   for (const s of d.structures) {
     const { members, joints } = s.resolved.frame;
     const facings = new Map(members.flatMap((m) => (m.role === "facing" ? [[m.id, m]] : [])));
@@ -47,4 +49,41 @@ export function sheetFindings(d: Design): Finding[] {
     }
   }
   return out;
+}
+
+/** Whether a panel can be cut from a sheet of a size, its lines along those of the sheet. */
+function comesFrom(
+  { lines }: PieceShape,
+  { long, wide }: SheetTaken,
+  [across, along]: readonly [number, number],
+): boolean {
+  const near = 0.005;
+  const fits = (u: number, v: number): boolean => long <= u + near && wide <= v + near;
+  if (!lines) return fits(along, across) || fits(across, along);
+  return lines.across === "u" ? fits(across, along) : fits(along, across);
+}
+/** Panels that none of their sheets is large enough for: those of one role and sheet are one matter. */
+function tooLarge(d: Design): Finding[] {
+  const groups = new Map<string, Piece[]>();
+  for (const p of d.pieces) {
+    const item = sheetOf(p.stock);
+    const taken = item && sheetTaken(p.shape);
+    if (!taken || item.sizes.some((size) => comesFrom(p.shape, taken, size))) continue;
+    const key = `${p.stock}|${p.role}`;
+    groups.set(key, [...(groups.get(key) ?? []), p]);
+  }
+  return [...groups].map(([key, pieces]) => {
+    const [p] = pieces.sort((a, b) => b.shape.overall - a.shape.overall);
+    const item = sheetOf(p!.stock)!;
+    const { long, wide } = sheetTaken(p!.shape)!;
+    const [a, b] = item.sizes.at(-1)!;
+    const marks = pieces.map((x) => x.mark).join(", ");
+    const lines = p!.shape.lines ? ", its lines along the longer side" : "";
+    return {
+      key: `large:${key}`,
+      level: "warning" as const,
+      text: `${marks} (${p!.role}) ${pieces.length === 1 ? "takes" : "take up to"} ${printMm(long, 0)} × ${printMm(wide, 0)}, and ${item.name} comes in ${printMm(a, 0)} × ${printMm(b, 0)}${lines}: splice it${lines ? " on a line" : ""}, with a plate behind.`,
+      sticks: pieces.flatMap((x) => x.sticks),
+    };
+  });
 }

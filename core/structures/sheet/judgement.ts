@@ -101,21 +101,6 @@ export function sheetRemarks(v: SheetValues, ctx?: Context): Remark[] {
       });
     }
   }
-  for (const x of l.layers) {
-    const size = x.item.sizes.at(-1)!;
-    const upright = texture?.runs === "upright" && x.name === "face";
-    const [across, along] = upright ? [size[1], size[0]] : [size[0], size[1]];
-    for (const [key, words, length, high] of [
-      ["length", "front and back", l.long, l.high],
-      ["width", "ends", l.wide, under(l, 0)],
-    ] as const)
-      if (length > along || high > across)
-        out.push({
-          param: key,
-          level: "warning",
-          text: `The ${x.name} of the ${words} is ${printMm(length, 0)} × ${printMm(high, 0)} and its sheet ${printMm(along, 0)} × ${printMm(across, 0)}: splice it${upright ? " on a line" : ""}, with a plate behind.`,
-        });
-  }
   if (v.tops === "square" && l.k > 0)
     out.push({
       param: "tops",

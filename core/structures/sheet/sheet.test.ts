@@ -186,10 +186,8 @@ describe("what is said of a building of sheet", () => {
     const whole = (70 * 0.03 + 2 * 0.04) * MM_PER_INCH * HO.scale.ratio;
     expect(said(house({ face: "corrugated", facePitch: inches(2.67), width: whole }), "width")).toEqual([]);
   });
-  it("a wall longer than its sheet (mistake 8), square tops (mistake 1), flanges on ribs (mistake 9)", () => {
+  it("square tops (mistake 1), flanges on ribs (mistake 9)", () => {
     const texts = (over: Partial<Record<keyof SheetValues, unknown>>): string => sheetRemarks(house(over), HO).map((r) => r.text).join("\n"); // prettier-ignore
-    expect(texts({ length: feet(200) })).toMatch(/The face of the front and back is 700 mm × 32 mm and its sheet 610 mm × 305 mm: splice it, with a plate behind\./); // prettier-ignore
-    expect(texts({})).not.toMatch(/splice/);
     expect(texts({ tops: "square" })).toMatch(/Square tops bear on their edge alone, and stand 1\.27 mm off the slope over 2\.54 mm: bevel them 26\.6°\./); // prettier-ignore
     const window = { ...opening, mount: "flange", lap: inches(4) };
     expect(texts({ face: "batten", facePitch: inches(10), openings: [window] })).toMatch(/Opening 1's flange lies on board and batten that stand 0\.38 mm proud/); // prettier-ignore

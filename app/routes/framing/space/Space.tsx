@@ -114,7 +114,8 @@ export default function Space({ name, sticks, selected, select }: Props) {
     a.download = `${name.toLowerCase().replace(/[^a-z0-9]+/g, "-") || "frame"}.png`;
     a.click();
   };
-  const far = Math.max(box.size.x, box.size.y * 1.4, box.size.z) * 1.15 + 20;
+  // the ball round all of it stands in a view of 35°, as seen from 1.37 times as far
+  const far = (box.size.length() / 2 / Math.sin((17.5 * Math.PI) / 180) / 1.37) * 0.96 + 5;
   return (
     <div className="flex size-full flex-col" data-space={parts.length}>
       <div className="min-h-0 flex-1">
