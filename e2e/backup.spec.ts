@@ -31,7 +31,7 @@ test("everything is backed up and restored from the Shelf: what came between is 
     await page.getByRole("button", { name: "New job" }).click();
     await page.getByRole("main", { name: "Brief" }).waitFor();
     await page.goto(`http://127.0.0.1:${port}/`);
-    await expect(page.getByText("12 jobs")).toBeVisible();
+    await expect(page.getByText("13 jobs")).toBeVisible();
 
     await page.getByRole("button", { name: "Back up or restore" }).click();
     const input = page.getByLabel("Backup", { exact: true });
