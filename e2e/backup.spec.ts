@@ -41,7 +41,7 @@ test("everything is backed up and restored from the Shelf: what came between is 
     await page.getByRole("button", { name: "Restore it" }).click();
     await expect(page.getByText("The file is no backup of Cardo's, or it breaks off or is damaged. Choose another.")).toBeVisible(); // prettier-ignore
     await input.setInputFiles(file);
-    await expect(page.getByText(/All 12 jobs on this shelf give way to what is in/)).toBeVisible();
+    await expect(page.getByText(/All 13 jobs on this shelf give way to what is in/)).toBeVisible();
     await page.getByRole("button", { name: "Restore it" }).click();
     await expect(page.getByText(/^12 jobs are back as of .* What was here before is kept as cardo\.before-restore-1\.sqlite\.$/)).toBeVisible(); // prettier-ignore
     await page.getByRole("button", { name: "Close" }).click();
