@@ -63,33 +63,44 @@ export function Ticket() {
       </div>
       <table className="w-full text-[15px]">
         <tbody>
-          {same ? (
-            <Row what="Long edges" model={M(shape.longPoint, 2)} proto={P(up(shape.longPoint))} />
+          {shape.kind === "panel" ? (
+            // a sheet part has no ends and no nominal size
+            [
+              ["Long", shape.overall] as const,
+              ["Wide", shape.section[0]] as const,
+              ["Thick", shape.section[1]] as const,
+            ].map(([what, mm]) => <Row key={what} what={what} model={M(mm, 2)} proto={P(up(mm))} />)
           ) : (
             <>
-              <Row what="Long point" model={M(shape.longPoint, 2)} proto={P(up(shape.longPoint))} />
-              <Row what="Short point" model={M(shape.shortPoint, 2)} proto={P(up(shape.shortPoint))} />
+              {same ? (
+                <Row what="Long edges" model={M(shape.longPoint, 2)} proto={P(up(shape.longPoint))} />
+              ) : (
+                <>
+                  <Row what="Long point" model={M(shape.longPoint, 2)} proto={P(up(shape.longPoint))} />
+                  <Row what="Short point" model={M(shape.shortPoint, 2)} proto={P(up(shape.shortPoint))} />
+                </>
+              )}
+              <Row what="Tip to tip" model={M(shape.overall, 2)} proto={P(up(shape.overall))} />
+              {theory !== undefined && <Row what="Theoretical" model={M(theory, 2)} proto={P(up(theory))} />}
+              {ends.first === ends.far ? (
+                <EndRow what="Both ends" words={[ends.first, ends.relation].filter(Boolean).join(", ")} />
+              ) : (
+                <>
+                  <EndRow what="First end" words={ends.first} />
+                  <EndRow what="Far end" words={ends.far} />
+                </>
+              )}
+              <Row
+                what="Section"
+                model={
+                  units.model === "mm"
+                    ? `${section.map((x) => x.toFixed(2)).join(" × ")} mm`
+                    : section.map((x) => M(x, 2)).join(" × ")
+                }
+                proto={nominalOf(piece.shape.kind, piece.nominal)}
+              />
             </>
           )}
-          <Row what="Tip to tip" model={M(shape.overall, 2)} proto={P(up(shape.overall))} />
-          {theory !== undefined && <Row what="Theoretical" model={M(theory, 2)} proto={P(up(theory))} />}
-          {ends.first === ends.far ? (
-            <EndRow what="Both ends" words={[ends.first, ends.relation].filter(Boolean).join(", ")} />
-          ) : (
-            <>
-              <EndRow what="First end" words={ends.first} />
-              <EndRow what="Far end" words={ends.far} />
-            </>
-          )}
-          <Row
-            what="Section"
-            model={
-              units.model === "mm"
-                ? `${section.map((x) => x.toFixed(2)).join(" × ")} mm`
-                : section.map((x) => M(x, 2)).join(" × ")
-            }
-            proto={nominalOf(piece.shape.kind, piece.nominal)}
-          />
         </tbody>
       </table>
       {work.length > 0 && (

@@ -24,6 +24,15 @@ describe("the cut list on its screen", () => {
     expect(job.words()).toMatch(/C1 1 cap Scale lumber, HO 12×14 49\.00 mm 14′-0″ 49\.00 mm both square cap/);
     expect(job.words()).toMatch(/P2 2 batter post .* 2\.4° mitre, parallel story 1 post L1; story 1 post R1/);
   });
+  it("of a building of sheet tells of a panel how long, wide and thick it is, its lines and its holes", async () => {
+    const job = await openJob(bare(example("company-store")), "cutting");
+    await waitFor(() => expect(job.words()).toMatch(/12 rows · 17 pieces/));
+    await job.user.click(screen.getByRole("cell", { name: "FS1" }));
+    // 30 ft are 105 mm, less the ends' faces of 1.016; 24 ft and 3 of parapet are 94.5
+    await waitFor(() => expect(job.words()).toMatch(/Long 102\.97 mm .* Wide 94\.50 mm .* Thick 1\.02 mm/));
+    expect(job.words()).toMatch(/Lines along its length every 0\.81 mm/);
+    expect(job.words()).not.toMatch(/0×0|Both ends square/);
+  });
   it("finds rows as people type, and says when there are none", async () => {
     const job = await open();
     await job.user.type(screen.getByLabelText(/Show only rows with/), "12x14");
