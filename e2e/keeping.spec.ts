@@ -59,6 +59,8 @@ test("a server that is away: the header says so, what is typed outlives a reload
   await page.unroute("**/revisions");
   await kept(page);
   await page.keyboard.press("4");
+  // reloaded sooner it would be the stage before that comes back
+  await page.getByRole("main", { name: "Framing" }).waitFor();
   await page.reload();
   await expect(height(page, "26")).toBeVisible();
   await page.keyboard.press("8");
