@@ -1,23 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { distance } from "../geometry";
 import { model } from "../units";
-import { emptyFrame, resolve, shownEdges, type Member, type PanelBody, type Resolved } from ".";
+import { shownEdges, type Resolved } from ".";
+import { sheetFixture as sheet } from "./sheet.fixture";
 
 const hole = { name: "w", outline: [[8, 4], [12, 4], [12, 8], [8, 8]], bevel: [0, 0, 0, 0] } as const; // prettier-ignore
-const sheet = (over: Partial<PanelBody>): Resolved => {
-  const member: Member = {
-    id: "t/wall",
-    structure: "t",
-    assembly: "t",
-    role: "facing",
-    letter: "FS",
-    kind: "panel",
-    nominal: [0, 0],
-    ends: [undefined, undefined],
-    body: { shape: "panel", origin: [0, 0, 0], u: [1, 0, 0], v: [0, 0, 1], outline: [[0, 0], [20, 0], [20, 10], [0, 10]], bevel: [0, 0, 0, 0], thickness: model(1), stock: "sheet", holes: [], ...over }, // prettier-ignore
-  };
-  return resolve({ ...emptyFrame, members: [member] }).sticks[0]!;
-};
 const total = (s: Resolved): number => shownEdges(s).reduce((n, [a, b]) => n + distance(a, b), 0);
 
 describe("the edges that one sees", () => {

@@ -1,44 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { model } from "../units";
-import {
-  emptyFrame,
-  pieceShape,
-  resolve,
-  samePiece,
-  textureLines,
-  type Member,
-  type PanelBody,
-  type Resolved,
-} from ".";
+import { pieceShape, samePiece, textureLines, type PanelBody } from ".";
+import { sheetFixture } from "./sheet.fixture";
 
-/** A sheet of 20 × 10 mm standing on the front, its lines and holes as given. */
-function sheet(texture: PanelBody["texture"], over: Partial<PanelBody> = {}): Resolved {
-  const member: Member = {
-    id: "t/wall",
-    structure: "t",
-    assembly: "t",
-    role: "facing",
-    letter: "FS",
-    kind: "panel",
-    nominal: [0, 0],
-    ends: [undefined, undefined],
-    turning: texture?.turns ? "face" : "none",
-    body: {
-      shape: "panel",
-      origin: [5, 0, 2],
-      u: [1, 0, 0],
-      v: [0, 0, 1],
-      outline: [[0, 0], [20, 0], [20, 10], [0, 10]], // prettier-ignore
-      bevel: [0, 0, 0, 0],
-      thickness: model(1),
-      stock: "sheet/clapboard/40",
-      holes: [],
-      ...(texture ? { texture } : {}),
-      ...over,
-    },
-  };
-  return resolve({ ...emptyFrame, members: [member] }).byMember.get("t/wall")![0]!;
-}
+const sheet = (texture: PanelBody["texture"], over: Partial<PanelBody> = {}) => sheetFixture({ ...(texture ? { texture } : {}), ...over }); // prettier-ignore
 const lines = (across: "u" | "v", pitch: number, first = 0, turns = true): PanelBody["texture"] => ({ across, pitch: model(pitch), first: model(first), turns }); // prettier-ignore
 const hole = (u0: number, v0: number, u1: number, v1: number): PanelBody["holes"] => [{ name: "w", outline: [[u0, v0], [u1, v0], [u1, v1], [u0, v1]], bevel: [0, 0, 0, 0] }]; // prettier-ignore
 

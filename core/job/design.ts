@@ -169,6 +169,7 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
   const scale = scaleOf(doc.brief.scale.id, doc.brief.scale.ratio);
   const stock = stockLookup(doc, scale);
   const longest = longestStick(doc, scale);
+  const lookup = sheetLookup(doc, scale);
   const made = doc.structures.map((s) => {
     const variant = chosenVariant(s);
     const known = framed.get(variant);
@@ -188,7 +189,7 @@ export function designOf(doc: JobDoc, issued: readonly IssuedMark[] = []): Desig
     const kind = kindOf(s.kind);
     const sheets = new Map<string, SheetMatch>();
     const sheet = (wanted: SheetWanted): SheetMatch => {
-      const m = chooseSheet(wanted, doc.stock.choices, scale);
+      const m = lookup(wanted);
       sheets.set(sheetName(wanted), m);
       return m;
     };

@@ -323,3 +323,9 @@ export function withValue<P extends Readonly<Record<string, unknown>>>(params: P
   };
   return put(params, path.split(".")) as P;
 }
+
+/** From where to where a length may be, and is usual; prototype mm. Usual values are common practice. */
+export const span = (min: Prototype, max: Prototype, usual: readonly [Prototype, Prototype]) => ({ min, max, usual });
+/** What may be chosen, in words. */
+export const options = (o: Readonly<Record<string, string>>) =>
+  Object.entries(o).map(([value, label]) => ({ value, label }));

@@ -1,15 +1,16 @@
 import type { Face, Frame } from "../../frame";
-import { dot, planeAt, scale, type Vec3 } from "../../geometry";
+import { NEAR, dot, planeAt, scale, type Vec3 } from "../../geometry";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
+import { panelMember, rectangleHole, touching, wallLines, type PanelSeed } from "../panel";
 import { timberOf, type Timber } from "../timber";
-import { faceLines, layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
+import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
 import type { SheetValues } from "./parameters";
 
 const ROLES = { face: ["facing", "FS"], core: ["core sheet", "WC"], back: ["lining sheet", "WB"] } as const;
 /** Glued where their faces meet. */
 const glue = (b: Builder, a: string, to: string, aFace: Face, bFace: Face): void =>
-  b.join({ kind: "bearing", id: `${a}>${to.slice(to.indexOf("/") + 1)}:${aFace}${bFace}`, a, b: to, aFace, bFace, contact: "gap" }); // prettier-ignore
+  b.join(touching(a, to, aFace, bFace));
 
 /**
  * Everything of a building of sheet. Walls are stacks of panels that end layer by layer as their corners are made; tops
@@ -29,23 +30,17 @@ const wallId = (ctx: Context, w: Pick<SheetWall, "name">): string => `${ctx.stru
 const layerId = (l: SheetLayout, ctx: Context, w: Pick<SheetWall, "name">, i: number): string => `${wallId(ctx, w)}/${l.layers[i]!.name}`; // prettier-ignore
 
 function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
+  const lowest = Math.min(...l.walls.map((x) => x.foot));
   l.layers.forEach(({ name, item, depth }, i) => {
     const { outline, bevel } = layerOutline(l, w, i);
     const [role, letter] = ROLES[name];
-    const texture = name === "face" ? faceLines(l, outline[0]![0]) : undefined;
     const id = layerId(l, ctx, w, i);
-    b.add({
-      id,
-      structure: ctx.structure,
-      assembly: wallId(ctx, w),
-      role,
-      letter,
-      kind: "panel",
-      nominal: [0, 0],
-      ends: [undefined, undefined],
-      ...(texture ? { turning: texture.turns ? "face" : "none" } : {}),
-      body: {
-        shape: "panel",
+    b.add(
+      panelMember(ctx.structure, {
+        id,
+        assembly: wallId(ctx, w),
+        role,
+        letter,
         origin: onSheetWall(w, 0, depth + item.thickness, 0),
         u: w.e,
         v: [0, 0, 1],
@@ -53,13 +48,10 @@ function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
         bevel,
         thickness: item.thickness,
         stock: item.id,
-        ...(texture ? { texture } : {}),
-        holes: w.gaps.map((g) => {
-          const low = g.door && g.sill <= w.foot + 1e-6 ? w.foot - 1 : g.sill;
-          return { name: g.name, outline: [[g.from, low], [g.to, low], [g.to, g.head], [g.from, g.head]], bevel: [0, 0, 0, 0] }; // prettier-ignore
-        }),
-      },
-    });
+        ...(name === "face" ? { texture: wallLines(item, lowest, outline[0]![0]) } : {}),
+        holes: w.gaps.map((g) => rectangleHole(g.name, [g.from, g.to], [g.door && g.sill <= w.foot + NEAR ? w.foot - 1 : g.sill, g.head])), // prettier-ignore
+      }),
+    );
     if (i > 0) glue(b, layerId(l, ctx, w, i - 1), id, "-w", "+w");
   });
 }
@@ -137,26 +129,7 @@ function block(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, next: She
   glue(b, id, layerId(l, ctx, next, inmost), faceTo(next.n), "-w");
 }
 
-const roofPanel = (
-  l: SheetLayout,
-  ctx: Context,
-  id: string,
-  at: { origin: Vec3; u: Vec3; v: Vec3 },
-  outline: readonly (readonly [number, number])[],
-  bevel: readonly number[],
-  holes: readonly { name: string; outline: readonly (readonly [number, number])[]; bevel: readonly number[] }[] = [],
-) => ({
-  // prettier-ignore
-  id,
-  structure: ctx.structure,
-  assembly: `${ctx.structure}/roof`,
-  role: "roof sheet",
-  letter: "RS",
-  kind: "panel" as const,
-  nominal: [0, 0] as const,
-  ends: [undefined, undefined] as const,
-  body: { shape: "panel" as const, ...at, outline, bevel, thickness: l.roof.thickness, stock: l.roof.id, holes },
-});
+const roofPanel = (l: SheetLayout, ctx: Context, s: Pick<PanelSeed, "id" | "origin" | "u" | "v" | "outline" | "bevel" | "holes" | "over">) => panelMember(ctx.structure, { assembly: `${ctx.structure}/roof`, role: "roof sheet", letter: "RS", thickness: l.roof.thickness, stock: l.roof.id, ...s }); // prettier-ignore
 /** One panel to each slope, its underside on the walls; two are mitred plumb at the ridge. */
 function slopes(b: Builder, l: SheetLayout, ctx: Context): void {
   const { v, mm } = l;
@@ -171,9 +144,14 @@ function slopes(b: Builder, l: SheetLayout, ctx: Context): void {
     const origin: Vec3 = [0, (-sign * l.wide) / 2, l.high];
     const id = `${ctx.structure}/roof/${side}`;
     const bevel = [0, 0, gable ? (-tilt * 180) / Math.PI : 0, 0];
-    const sheet = roofPanel(l, ctx, id, { origin, u: [sign, 0, 0], v: [0, sign * c, s] }, [[-half, -out], [half, -out], [half, run], [-half, run]], bevel); // prettier-ignore
     // its eave hangs out over the front wall
-    b.add({ ...sheet, over: { assembly: `${ctx.structure}/front`, role: ROLES[l.layers[0]!.name][0], group: `${ctx.structure}/roof` } }); // prettier-ignore
+    const over = {
+      assembly: `${ctx.structure}/front`,
+      role: ROLES[l.layers[0]!.name][0],
+      group: `${ctx.structure}/roof`,
+    };
+    const outline = [[-half, -out], [half, -out], [half, run], [-half, run]] as const; // prettier-ignore
+    b.add(roofPanel(l, ctx, { id, origin, u: [sign, 0, 0], v: [0, sign * c, s], outline, bevel, over }));
     b.datums[`under-${side}`] = planeAt(origin, [0, -sign * s, c]);
     for (const w of l.walls)
       l.layers.forEach((_, i) => {
@@ -192,13 +170,12 @@ function flatRoof(b: Builder, l: SheetLayout, ctx: Context): void {
   const [x, y] = [l.long / 2 - l.stack, l.wide / 2 - l.stack];
   const z = l.high - l.roof.thickness;
   const id = `${ctx.structure}/roof/sheet`;
-  const corner = (sx: number, sy: number) => {
-    const [a, c] = [[x - post, x + 1], [y - post, y + 1]].map((r) => r as [number, number]); // prettier-ignore
-    const [us, vs] = [a!.map((q) => q * sx).sort((p, q) => p - q), c!.map((q) => q * sy).sort((p, q) => p - q)];
-    return { name: `post${sx}${sy}`, outline: [[us[0]!, vs[0]!], [us[1]!, vs[0]!], [us[1]!, vs[1]!], [us[0]!, vs[1]!]] as const, bevel: [0, 0, 0, 0] }; // prettier-ignore
-  };
-  const holes = post > 1e-6 ? [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)] : [];
-  b.add(roofPanel(l, ctx, id, { origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0] }, [[-x, -y], [x, -y], [x, y], [-x, y]], [0, 0, 0, 0], holes)); // prettier-ignore
+  const reach = (half: number, sign: number): readonly [number, number] =>
+    sign < 0 ? [-half - 1, post - half] : [half - post, half + 1];
+  const corner = (sx: number, sy: number) => rectangleHole(`post${sx}${sy}`, reach(x, sx), reach(y, sy));
+  const holes = post > NEAR ? [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)] : [];
+  const outline = [[-x, -y], [x, -y], [x, y], [-x, y]] as const; // prettier-ignore
+  b.add(roofPanel(l, ctx, { id, origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0], outline, holes }));
   const inmost = l.layers.length - 1;
   for (const w of l.walls) {
     // front and back run through, the ends stand between them

@@ -1,8 +1,7 @@
 import { cornerCut, roughOpening, stackOf, type CornerCut } from "../../carpentry";
-import { sheetOf, textureOf, type SheetItem, type SheetMatch, type TextureId } from "../../lumber";
+import { sheetOf, type SheetItem, type SheetMatch, type TextureId } from "../../lumber";
 import type { Vec2, Vec3 } from "../../geometry";
-import type { PanelBody } from "../../frame";
-import { model, prototype, toModel } from "../../units";
+import { prototype, toModel } from "../../units";
 import type { Context, WallOpening } from "../kind";
 import type { SheetValues } from "./parameters";
 
@@ -144,12 +143,4 @@ export function layerOutline(
     outline: [[s0, w.foot], [s1, w.foot], [s1, under(l, yAt(s1))], ...peak, [s0, under(l, yAt(s0))]],
     bevel: [0, side, 0, ...peak.map(() => 0), side],
   };
-}
-/** Where the lines of the face lie on a wall: level ones counted from the lowest foot of all walls, upright ones from its left end. */
-export function faceLines(l: SheetLayout, left: number): NonNullable<PanelBody["texture"]> {
-  const { id, pitch } = l.face!.item.texture!;
-  const t = textureOf(id);
-  const level = t.runs === "level";
-  const first = level ? Math.min(...l.walls.map((w) => w.foot)) : left;
-  return { across: level ? "v" : "u", pitch, first: model(first), turns: t.turns };
 }

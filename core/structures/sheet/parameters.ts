@@ -1,9 +1,7 @@
 import { SHEETS, TEXTURES } from "../../lumber";
-import { feet, inches, type Prototype } from "../../units";
-import { batter, choice, dto, length, numeric, section, table, type ParamsOf } from "../spec";
+import { feet, inches } from "../../units";
+import { batter, choice, dto, length, numeric, section, table, type ParamsOf, options, span } from "../spec";
 
-const span = (min: Prototype, max: Prototype, usual: readonly [Prototype, Prototype]) => ({ min, max, usual });
-const options = (o: Readonly<Record<string, string>>) => Object.entries(o).map(([value, label]) => ({ value, label }));
 /** Plain sheets by what follows "sheet/": "styrene/40". */
 const plain = SHEETS.filter((s) => !s.texture && s.material !== "clear").map((s) => ({ value: s.id.slice(6), label: s.name })); // prettier-ignore
 const none = { value: "none", label: "none" };

@@ -1,8 +1,7 @@
-import { feet, inches, type Prototype } from "../../units";
-import { choice, count, dto, flag, length, numeric, section, type ParamsOf } from "../spec";
+import { feet, inches } from "../../units";
+import { choice, count, dto, flag, length, numeric, section, type ParamsOf, span } from "../spec";
 import { trestleSpec } from "../whole-trestle/parameters";
 
-const span = (min: Prototype, max: Prototype, usual: readonly [Prototype, Prototype]) => ({ min, max, usual });
 const track = "Track";
 const frames = "Frames";
 const sides = "Walls and roof";

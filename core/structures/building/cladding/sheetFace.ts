@@ -1,15 +1,17 @@
 import { dot, NEAR, polygonArea, clipPolygon, type Vec2 } from "../../../geometry";
+import { textureOf } from "../../../lumber";
 import type { Builder } from "../../builder";
 import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout } from "../plan/layout";
-import { panel, rectangleHole, UNMOVED } from "../roof/panel";
+import { panel, UNMOVED } from "../roof/panel";
+import { rectangleHole } from "../../panel";
 import { wholeBoards } from "../../../carpentry";
 import type { Behind } from "./behind";
 import type { CladFace } from "./cladFace";
 import { faceParts, halfOf, type Rectangle } from "./faceParts";
 import { LEAST } from "./layBoard";
 import { touching } from "../walls/wallKit";
-import { textured } from "./texture";
+import { wallLines } from "../../panel";
 
 /**
  * The textured sheet of a wall: the same face that boards would cover, as one panel to each connected part of it, cut out
@@ -21,7 +23,7 @@ export function sheetFace(b: Builder, l: BuildingLayout, f: CladFace, behind: re
   const sheet = l.sheet!;
   const keep = keptBy(b, f);
   const face: Rectangle = { from: f.from, to: f.to, low: f.foot, high: f.head };
-  const lines = textured(l, f.from);
+  const lines = wallLines(sheet.item, l.courses, f.from);
   let n = 0;
   const laid: { readonly id: string; readonly outline: readonly Vec2[] }[] = [];
   for (const run of runsOf(l, face))
@@ -79,7 +81,7 @@ function keptBy(b: Builder, f: CladFace): (polygon: readonly Vec2[]) => readonly
 /** From where to where along a face each sheet reaches: as far as it is sold, upright lines on the last of them. */
 export function runsOf(l: BuildingLayout, face: Rectangle): (readonly [number, number])[] {
   const { item } = l.sheet!;
-  const upright = textured(l, face.from).across === "u";
+  const upright = textureOf(item.texture!.id).runs === "upright";
   const longest = Math.max(...item.sizes.map(([across, along]) => (upright ? across : along)));
   const length = face.to - face.from;
   if (length <= longest + NEAR) return [[face.from, face.to]];

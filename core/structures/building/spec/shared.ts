@@ -1,10 +1,7 @@
-import { feet, type Prototype } from "../../../units";
+import { feet } from "../../../units";
+import { options } from "../../spec";
 
-/** From where to where a length may be, and is usual; prototype mm. Usual values are common practice. */
-export const span = (min: Prototype, max: Prototype, usual: readonly [Prototype, Prototype]) => ({ min, max, usual });
-/** What may be chosen, in words. */
-export const options = (o: Readonly<Record<string, string>>) =>
-  Object.entries(o).map(([value, label]) => ({ value, label }));
+export { options, span } from "../../spec";
 export const zero = feet(0);
 
 /** Walls as they are called from outside: the front looks to the right of the track in the elevation. */

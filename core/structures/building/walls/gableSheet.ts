@@ -1,6 +1,7 @@
 import { hull, type Vec2, ALIKE } from "../../../geometry";
 import type { Gable } from "./gableStuds";
-import { panel, rectangleHole } from "../roof/panel";
+import { panel } from "../roof/panel";
+import { rectangleHole } from "../../panel";
 import { type RoofKit, plateId } from "../roof/slopes";
 import { interruptionsOf } from "../roof/valley";
 import { TOP, touching } from "./wallKit";

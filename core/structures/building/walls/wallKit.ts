@@ -1,3 +1,4 @@
+export { touching } from "../../panel";
 import type { Contact, Face, Joint } from "../../../frame";
 import type { Vec3 } from "../../../geometry";
 import type { Builder } from "../../builder";
@@ -71,21 +72,6 @@ export const LEFT: Face = "-w";
 /** Faces of what stands on edge along a wall. */
 export const EDGE = { top: "+v", under: "-v", outer: "+w", inner: "-w" } as const satisfies Record<string, Face>;
 
-/** A stick held by another where their faces meet; where they do not, nothing is said. */
-export const touching = (
-  a: string,
-  b: string,
-  aFace: Extract<Joint, { kind: "bearing" }>["aFace"],
-  bFace: Extract<Joint, { kind: "bearing" }>["bFace"],
-): Joint => ({
-  kind: "bearing",
-  id: `${a}>${b.slice(b.indexOf("/") + 1)}:${aFace}${bFace}`,
-  a,
-  b,
-  aFace,
-  bFace,
-  contact: "gap",
-});
 /** An end of a stick against a face of another. */
 export const buttJoint = (a: string, end: 0 | 1, b: string, face: Face, contact: Contact = "face"): Joint => ({
   kind: "butt",

@@ -1,5 +1,6 @@
 import { onWall } from "../plan/sides";
-import { panel, rectangleHole, UNMOVED } from "../roof/panel";
+import { panel, UNMOVED } from "../roof/panel";
+import { rectangleHole } from "../../panel";
 import { TOP, type Upright, type WallKit } from "./wallKit";
 
 /** The sheet of a wall whose framing is not seen: between its corners, its openings cut out. */
