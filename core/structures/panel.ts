@@ -1,6 +1,5 @@
-import type { Joint, Member, PanelBody } from "../frame";
+import type { Member, PanelBody } from "../frame";
 import type { Vec2, Vec3 } from "../geometry";
-import { textureOf, type SheetItem } from "../lumber";
 import { model } from "../units";
 
 /** A sheet part: its lower face lies in the plane of u and v, its thickness along u × v. Model mm. */
@@ -62,25 +61,4 @@ export const rectangleHole = (
     [u[0], v[1]],
   ],
   bevel: [0, 0, 0, 0],
-});
-/**
- * Where the lines of a wall's textured sheet lie: level ones at the same heights all round, counted from the lowest foot,
- * so that courses meet at the corners; upright ones from the wall's left end, so that it begins with a whole board.
- */
-export function wallLines(item: SheetItem, lowest: number, left: number): NonNullable<PanelBody["texture"]> {
-  const { id, pitch } = item.texture!;
-  const t = textureOf(id);
-  const level = t.runs === "level";
-  return { across: level ? "v" : "u", pitch, first: model(level ? lowest : left), turns: t.turns };
-}
-type Bearing = Extract<Joint, { kind: "bearing" }>;
-/** A part held by another where their faces meet; where they do not, nothing is said. */
-export const touching = (a: string, b: string, aFace: Bearing["aFace"], bFace: Bearing["bFace"]): Joint => ({
-  kind: "bearing",
-  id: `${a}>${b.slice(b.indexOf("/") + 1)}:${aFace}${bFace}`,
-  a,
-  b,
-  aFace,
-  bFace,
-  contact: "gap",
 });

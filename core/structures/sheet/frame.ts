@@ -2,7 +2,9 @@ import type { Face, Frame } from "../../frame";
 import { NEAR, dot, planeAt, scale, type Vec3 } from "../../geometry";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
-import { panelMember, rectangleHole, touching, wallLines, type PanelSeed } from "../panel";
+import { panelMember, rectangleHole, type PanelSeed } from "../panel";
+import { touching } from "../touching";
+import { wallLines } from "../wallLines";
 import { timberOf, type Timber } from "../timber";
 import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
 import type { SheetValues } from "./parameters";

@@ -11,7 +11,7 @@ import type { CladFace } from "./cladFace";
 import { faceParts, halfOf, type Rectangle } from "./faceParts";
 import { LEAST } from "./layBoard";
 import { touching } from "../walls/wallKit";
-import { wallLines } from "../../panel";
+import { wallLines } from "../../wallLines";
 
 /**
  * The textured sheet of a wall: the same face that boards would cover, as one panel to each connected part of it, cut out

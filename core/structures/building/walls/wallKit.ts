@@ -1,4 +1,4 @@
-export { touching } from "../../panel";
+export { touching } from "../../touching";
 import type { Contact, Face, Joint } from "../../../frame";
 import type { Vec3 } from "../../../geometry";
 import type { Builder } from "../../builder";
