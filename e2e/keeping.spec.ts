@@ -1,4 +1,5 @@
 import { expect, test, type Page } from "@playwright/test";
+import { readFileSync } from "node:fs";
 
 /** A new job with a bent in it, open on its framing. */
 async function bent(page: Page, name: string): Promise<void> {
@@ -142,4 +143,30 @@ test("what is marked as cut in one tab stands in the other, without loading it a
   await page.keyboard.press("6");
   await page.getByRole("button", { name: "Mark as cut" }).first().click();
   await expect(second.getByRole("heading", { name: "1 of 15 pieces are cut and fit" })).toBeVisible();
+});
+
+test("a job imported while cards still get their pictures is opened all the same", async ({
+  page,
+  request,
+  baseURL,
+}) => {
+  const text = (name: string) => JSON.stringify({ ...JSON.parse(readFileSync("examples/gulch-trestle.json", "utf8")), name }); // prettier-ignore
+  const file = (name: string) => ({ name: "job.json", mimeType: "application/json", buffer: Buffer.from(text(name)) });
+  const posted = {
+    multipart: { do: "import", file: file("Without a picture") },
+    headers: { origin: new URL(baseURL!).origin },
+  };
+  expect((await request.post("/?index", posted)).ok()).toBe(true);
+  const drawn = page.waitForResponse((r) => r.url().endsWith("/card.svg") && r.request().method() === "POST");
+  await page.route(
+    (url) => url.searchParams.has("index"),
+    async (route) => {
+      // the list is asked for anew as soon as a picture is kept
+      if (route.request().method() === "POST") await drawn.then(() => page.waitForTimeout(1500));
+      await route.continue();
+    },
+  );
+  await page.goto("/");
+  await page.getByLabel("Job file").setInputFiles(file("Opened all the same"));
+  await expect(page.getByRole("heading", { name: "Opened all the same", level: 1 })).toBeVisible();
 });

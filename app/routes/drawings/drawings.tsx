@@ -4,6 +4,7 @@ import { useJob } from "~/job/JobContext";
 import { WorkStopped } from "~/job/Endable";
 import { openFile, type OpenPdf } from "~/sources/openFile";
 import { sendLines, sendPicture } from "~/sources/sendFile";
+import { FileInput } from "~/ui/FileInput";
 import { Next } from "~/ui/Next";
 import type { ReadLines } from "~/workers/readLines";
 import { PdfPages } from "./PdfPages";
@@ -99,19 +100,7 @@ export default function Drawings() {
         if (f) void upload(f);
       }}
     >
-      <input
-        ref={file}
-        type="file"
-        accept={ACCEPTED}
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Picture"
-        onChange={(e) => {
-          const f = e.target.files?.[0];
-          if (f) void upload(f);
-          e.target.value = "";
-        }}
-      />
+      <FileInput input={file} label="Picture" accept={ACCEPTED} chosen={(f) => void upload(f)} />
       {pdf && (
         <PdfPages
           doc={pdf.doc}

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
 import type { Restored } from "~/data/restore.server";
+import { FileInput } from "~/ui/FileInput";
 import { Modal } from "~/ui/Modal";
 
 const weight = (bytes: number): string => (bytes < 1e6 ? "under 1 MB" : `about ${Math.round(bytes / 1e6)} MB`);
@@ -79,17 +80,13 @@ function Restore({ count }: { count: number }) {
         Restoring puts a backup in the place of everything on this shelf. What is here now stays beside the database
         under another name.
       </p>
-      <input
-        ref={input}
-        type="file"
+      <FileInput
+        input={input}
+        label="Backup"
         accept=".zip,application/zip"
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Backup"
-        onChange={(e) => {
+        chosen={(f) => {
           setSaid(undefined);
-          setFile(e.target.files?.[0]);
-          e.target.value = "";
+          setFile(f);
         }}
       />
       {file && !busy && (

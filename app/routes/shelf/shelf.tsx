@@ -6,6 +6,7 @@ import { Busy, formOf, Queue, TooLarge } from "~/data/body.server";
 import { faultWords } from "~/data/faults.server";
 import { keepEntry } from "~/data/keep.server";
 import { listCards, moveToFolder } from "~/data/shelf.server";
+import { FileInput } from "~/ui/FileInput";
 import { StageLine } from "~/ui/StageLine";
 import type { Route } from "./+types/shelf";
 import { Backups } from "./Backups";
@@ -97,7 +98,9 @@ async function act(form: FormData) {
 
 export default function Shelf({ loaderData, actionData }: Route.ComponentProps) {
   const { jobs, query, found, count, folders } = loaderData;
-  const importing = useFetcher<typeof action>();
+  // an import is a navigation: a fetcher's way to the new job would be lost where pictures come in meanwhile
+  const open = useSubmit();
+  const importing = useNavigation().formData?.get("do") === "import";
   const acting = useFetcher<typeof action>();
   const file = useRef<HTMLInputElement>(null);
   const deleted = acting.data && "done" in acting.data && acting.data.done === "deleted" ? acting.data : undefined;
@@ -113,7 +116,7 @@ export default function Shelf({ loaderData, actionData }: Route.ComponentProps) 
         },
       });
   }, [deleted, submit]);
-  const sentence = [importing.data, acting.data, actionData]
+  const sentence = [acting.data, actionData]
     .map((d) => (d && "sentence" in d ? d.sentence : undefined))
     .find((s) => s !== undefined);
   return (
@@ -127,30 +130,20 @@ export default function Shelf({ loaderData, actionData }: Route.ComponentProps) 
             <input name="name" className="field !w-52" placeholder="Name of a new job" aria-label="Name of a new job" />
             <button className="act">New job</button>
           </Form>
-          <importing.Form method="post" encType="multipart/form-data">
-            <input type="hidden" name="do" value="import" />
-            <input
-              ref={file}
-              type="file"
-              name="file"
-              accept=".json,application/json"
-              className="sr-only"
-              tabIndex={-1}
-              aria-label="Job file"
-              onChange={(e) => {
-                if (e.target.value) importing.submit(e.target.form);
-                e.target.value = "";
-              }}
-            />
-            <button
-              type="button"
-              className="btn"
-              disabled={importing.state !== "idle"}
-              onClick={() => file.current?.click()}
-            >
-              {importing.state === "idle" ? "Import a job file" : "Importing …"}
-            </button>
-          </importing.Form>
+          <FileInput
+            input={file}
+            label="Job file"
+            accept=".json,application/json"
+            chosen={(f) => {
+              const form = new FormData();
+              form.set("do", "import");
+              form.set("file", f);
+              void open(form, { method: "post", encType: "multipart/form-data" });
+            }}
+          />
+          <button type="button" className="btn" disabled={importing} onClick={() => file.current?.click()}>
+            {importing ? "Importing …" : "Import a job file"}
+          </button>
           <Backups count={count} />
         </div>
         {sentence && (
