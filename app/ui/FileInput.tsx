@@ -7,15 +7,14 @@ export function FileInput(props: {
   readonly accept: string;
   readonly chosen: (file: File) => void;
 }) {
-  const take = (): void => {
-    const { current } = props.input;
-    const file = current?.files?.[0];
-    if (!current || !file) return;
-    current.value = "";
+  const take = (input: HTMLInputElement): void => {
+    const file = input.files?.[0];
+    if (!file) return;
+    input.value = "";
     props.chosen(file);
   };
-  const early = useRef(take);
-  useEffect(() => early.current(), []);
+  const early = useRef(() => props.input.current && take(props.input.current));
+  useEffect(() => void early.current(), []);
   return (
     <input
       ref={props.input}
@@ -24,7 +23,7 @@ export function FileInput(props: {
       className="sr-only"
       tabIndex={-1}
       aria-label={props.label}
-      onChange={take}
+      onChange={(e) => take(e.target)}
     />
   );
 }

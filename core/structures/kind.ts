@@ -3,6 +3,7 @@ import type { Vec3 } from "../geometry";
 import type { Match, SheetMatch, SheetWanted } from "../lumber";
 import type { Scale } from "../units";
 import type { Spec } from "./spec";
+import type { TrestleLayout } from "./whole-trestle/layout";
 
 /** What a generator is told besides its parameters. `stock` gives what a nominal size ("12×12") is really made of, `sheet` what a textured sheet is. */
 export interface Context {
@@ -107,7 +108,7 @@ export interface Build {
   readonly eye: Vec3;
 }
 /** A table of forces; the ground drawn on its side; a copy fitted into a spot; members traced on a drawing in place of parameters; a count of what is left out because nobody sees it. */
-export type Offer = "forces" | "ground" | "fit" | "trace" | "unseen";
+export type Offer = "forces" | "fit" | "trace" | "unseen";
 /** A kind of structure: all that the rest of Cardo asks of one. Parameters are prototype mm, frames model mm. */
 export interface StructureKind {
   readonly id: string;
@@ -118,6 +119,8 @@ export interface StructureKind {
   readonly headline: readonly { readonly dimension: string; readonly words: string }[];
   /** What the screen offers beside its parameters. */
   readonly offers?: readonly Offer[];
+  /** Where its bents stand and the ground under them, of a kind that follows a ground. */
+  readonly ground?: (p: Params, ctx: Context) => TrestleLayout;
   /** What stiffens its small butt joints once it stands; without it ends too small for glue are not told. */
   readonly stiffenedBy?: string;
   /** Counts up when the same parameters would give other sticks. */

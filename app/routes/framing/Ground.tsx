@@ -4,7 +4,6 @@ import {
   groundPoint,
   sortedProfile,
   stationAt,
-  trestleLayout,
   type Profile,
   type TrestleLayout,
   type TrestleValues,
@@ -22,9 +21,9 @@ export function useTrestle(
   fault: string | undefined,
 ): { readonly layout: TrestleLayout; readonly values: TrestleValues } | undefined {
   return useMemo(() => {
-    if (!design?.kind.offers?.includes("ground") || fault) return undefined;
+    if (!design?.kind.ground || fault) return undefined;
     const values = design.variant.params as unknown as TrestleValues;
-    return { layout: trestleLayout(values, design.context), values };
+    return { layout: design.kind.ground(values, design.context), values };
   }, [design, fault]);
 }
 

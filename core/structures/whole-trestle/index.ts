@@ -4,7 +4,7 @@ import { trestleCheck, trestleShown } from "./check";
 import { trestleRemarks } from "./remarks";
 import { trestleDimensions } from "./dimensions";
 import { trestleFrame } from "./frame";
-import { stationsOf } from "./layout";
+import { stationsOf, trestleLayout } from "./layout";
 import { TrestleParams, trestleSpec, type TrestleValues } from "./parameters";
 
 export * from "./alignment";
@@ -19,7 +19,7 @@ export const wholeTrestle: StructureKind = {
   name: "Whole trestle",
   purpose: "All of it along its track: bents to the ground, bracing, stringers, ties and deck.",
   headline: [{ dimension: "height", words: "high at the tallest bent" }],
-  offers: ["ground"],
+  ground: (p, ctx) => trestleLayout(p as TrestleValues, ctx),
   version: 4,
   spec: trestleSpec,
   Params: TrestleParams,

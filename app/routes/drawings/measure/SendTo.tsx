@@ -15,7 +15,7 @@ export function SendTo({ index }: { index: number }) {
   const { unit } = MEASURES[m.kind];
   const options = measureTargets(job.doc, m);
   if (unit === "area") {
-    const trestles = job.doc.structures.filter((s) => kindOf(s.kind).offers?.includes("ground"));
+    const trestles = job.doc.structures.filter((s) => kindOf(s.kind).ground);
     if (!scale || trestles.length === 0) return <span className="flex-1" />;
     return (
       <select
