@@ -1,5 +1,6 @@
 import type { PieceShape } from "core/frame";
 import { hull, type Vec2, type Vec3 } from "core/geometry";
+import type { Look } from "core/lumber";
 import { printNumber } from "core/units";
 
 const WIDTH = 262;
@@ -10,7 +11,7 @@ const ACROSS: Record<string, Vec3> = { "-w": [0, 0, 1], "+w": [0, 0, -1], "-v": 
 const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 
 /** A piece at large size: lying on the face it is cut on, seen from above, and its edge. A long one is broken in the middle. */
-export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; length: string; styrene: boolean }) {
+export function PieceDrawing({ shape, length, look }: { shape: PieceShape; length: string; look: Look }) {
   const face = shape.ends[0][0]?.face ?? "-w";
   const [up, across] = [UP[face] ?? UP["-w"]!, ACROSS[face] ?? ACROSS["-w"]!];
   const depth = Math.max(...shape.corners.map((c) => dot(c, up))) - Math.min(...shape.corners.map((c) => dot(c, up)));
@@ -61,7 +62,7 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
         >
           {length}
         </text>
-        <Outline shape={shape} axis={up} k={k} y={28 + h1 / 2} broken={broken} styrene={styrene} id="face" />
+        <Outline shape={shape} axis={up} k={k} y={28 + h1 / 2} broken={broken} look={look} id="face" />
         <text x={2} y={28 + h1 + 15} fontSize={13.5} fill="var(--vermilion)">
           {angle(0)}
         </text>
@@ -77,7 +78,7 @@ export function PieceDrawing({ shape, length, styrene }: { shape: PieceShape; le
           k={k}
           y={28 + h1 + 28 + under + h2 / 2}
           broken={broken}
-          styrene={styrene}
+          look={look}
           id="edge"
         />
         <text x={WIDTH / 2} y={28 + h1 + 28 + under + h2 + 16} textAnchor="middle" fontSize={13} fill="var(--ink-2)">
@@ -94,7 +95,7 @@ function Outline({
   k,
   y,
   broken,
-  styrene,
+  look,
   id,
 }: {
   shape: PieceShape;
@@ -102,7 +103,7 @@ function Outline({
   k: number;
   y: number;
   broken: boolean;
-  styrene: boolean;
+  look: Look;
   id: string;
 }) {
   const flat = (c: Vec3): Vec2 => [c[0], dot(c, axis)];
@@ -118,7 +119,7 @@ function Outline({
         { from: half + 5, to: WIDTH + 1, shift: WIDTH - shape.overall * k },
       ]
     : [{ from: -1, to: WIDTH + 1, shift: (WIDTH - shape.overall * k) / 2 }];
-  const fill = styrene ? "var(--styrene)" : "var(--timber)";
+  const fill = `var(--${look})`;
   return (
     <g>
       {parts.map((p, i) => (

@@ -1,6 +1,6 @@
 import { memo } from "react";
 import type { Shown } from "core/drawing";
-import { isStyrene } from "core/lumber";
+import { lookOf } from "core/lumber";
 
 interface Props {
   readonly shown: readonly Shown[];
@@ -51,8 +51,7 @@ export const Sticks = memo(function Sticks({ shown, selected, hidden, ghost, rol
                 ? "var(--picked)"
                 : back
                   ? "transparent"
-                  : (tint?.(s.id) ??
-                    (roles ? roleTint(s.role) : isStyrene(s.stock) ? "var(--styrene)" : "var(--timber)")),
+                  : (tint?.(s.id) ?? (roles ? roleTint(s.role) : `var(--${lookOf(s.stock)})`)),
               fillOpacity: ghost && !picked ? 0.55 : picked ? 0.85 : 1,
               stroke: picked ? "var(--vermilion)" : back ? "var(--ink-2)" : "var(--ink)",
               strokeWidth: picked ? 2 : back ? 1 : 1.5,

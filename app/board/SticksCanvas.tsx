@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { Seen } from "core/drawing";
 
-import { isStyrene } from "core/lumber";
+import { lookOf } from "core/lumber";
 import type { BoardView } from "./Board";
 import { roleTint } from "./Sticks";
 
@@ -35,9 +35,8 @@ export function SticksCanvas({ shown, view, selected, roles }: Props) {
     g.clearRect(0, 0, view.width, view.height);
     g.lineJoin = "round";
     const style = getComputedStyle(document.documentElement);
-    const [timber, white, ink, picked, vermilion] = ["--timber", "--styrene", "--ink", "--picked", "--vermilion"].map(
-      (name) => style.getPropertyValue(name).trim(),
-    );
+    const [timber, styrene, glass, ink, picked, vermilion] = ["timber", "styrene", "glass", "ink", "picked", "vermilion"].map((name) => style.getPropertyValue(`--${name}`).trim()); // prettier-ignore
+    const looks = { timber: timber!, styrene: styrene!, glass: glass! };
     // where sticks are but a few pixels wide their outlines would be all there is
     g.lineWidth = Math.max(0.25, Math.min(1.2, view.k / 6));
     g.strokeStyle = ink!;
@@ -60,7 +59,7 @@ export function SticksCanvas({ shown, view, selected, roles }: Props) {
     };
     for (const s of shown) {
       const on = s.id === selected;
-      const own = on ? picked! : roles ? roleTint(s.role) : isStyrene(s.stock) ? white! : timber!;
+      const own = on ? picked! : roles ? roleTint(s.role) : looks[lookOf(s.stock)];
       if (own !== tint || together.length === TOGETHER || together.some((o) => overlap(o, s, pad))) paint();
       if (own !== tint) g.fillStyle = tint = own;
       together.push(s);

@@ -1,6 +1,6 @@
 import { nominalOf } from "core/frame";
 import { bothEnds, chosenVariant, furtherWork, whereRanges } from "core/job";
-import { catalogue, isStyrene } from "core/lumber";
+import { catalogue, lookOf } from "core/lumber";
 import { useMemo } from "react";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
@@ -59,7 +59,7 @@ export function Ticket() {
         {piece.sticks.length === 1 ? "of them" : "alike"}
       </p>
       <div className="mt-2">
-        <PieceDrawing shape={shape} length={M(shape.overall)} styrene={isStyrene(piece.stock)} />
+        <PieceDrawing shape={shape} length={M(shape.overall)} look={lookOf(piece.stock)} />
       </div>
       <table className="w-full text-[15px]">
         <tbody>

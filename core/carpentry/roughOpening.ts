@@ -18,8 +18,8 @@ export interface Rough {
 /**
  * The rough opening a casting needs. With a flange outside only its body goes in: the flange overlaps by `lap` on each
  * side. From behind it lies on the inner face and shows less by `lap` on each side. Trimmed to sit inside it goes in
- * whole. Built up, the jambs of thickness `lap` stand inside. A door's foot stands on the floor. `fit` is left free on
- * each side that is not the floor; all in one unit.
+ * whole. Made in layers the opening is as it is seen. Built up, the jambs of thickness `lap` stand inside. A door's
+ * foot stands on the floor. `fit` is left free on each side that is not the floor; all in one unit.
  */
 export function roughOpening(o: Casting, fit: number): Rough {
   const door = o.kind !== "window";
@@ -30,7 +30,9 @@ export function roughOpening(o: Casting, fit: number): Rough {
         ? [-o.lap, 0]
         : o.mount === "inside"
           ? [0, fit]
-          : [o.lap, fit];
+          : o.mount.startsWith("layers")
+            ? [0, 0]
+            : [o.lap, fit];
   const side = grow + room;
   const sill = door ? 0 : o.sill - side;
   const head = o.sill + o.height + side;

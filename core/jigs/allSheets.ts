@@ -1,7 +1,9 @@
 import { registerSheets } from "./kindSheets";
 import { buildingSheets } from "./building/buildingSheets";
+import { sheetBuildingSheets } from "./sheet/sheetBuildingSheets";
 import { trestleSheets } from "./trestle/trestleSheets";
 
 // kinds that are built on more than a template of each build
 registerSheets("trestle", trestleSheets);
 registerSheets("building", buildingSheets);
+registerSheets("sheet", sheetBuildingSheets);

@@ -108,14 +108,14 @@ function offer(scale: Scale): readonly StockItem[] {
   ];
 }
 
-const styrene = new Map<string, boolean>();
-/** Whether a stock item ("scale/12x12") is styrene. A drawing asks for every stick, and its sticks are of a few items. */
-export function isStyrene(item: string): boolean {
-  let known = styrene.get(item);
-  if (known === undefined)
-    styrene.set(
-      item,
-      (known = (sheetOf(item) ?? SERIES.find((s) => item.startsWith(`${s.id}/`)))?.material === "styrene"),
-    );
-  return known;
+export type Look = "timber" | "styrene" | "glass";
+const looks = new Map<string, Look>();
+/** How a stock item ("scale/12x12") looks: wood and card, styrene, or what is seen through. A drawing asks for every stick, and its sticks are of a few items. */
+export function lookOf(item: string): Look {
+  let look = looks.get(item);
+  if (look === undefined) {
+    const material = (sheetOf(item) ?? SERIES.find((s) => item.startsWith(`${s.id}/`)))?.material;
+    looks.set(item, (look = material === "styrene" ? "styrene" : material === "clear" ? "glass" : "timber"));
+  }
+  return look;
 }

@@ -14,7 +14,7 @@ import { flushSync } from "react-dom";
 import type { Piece } from "core/frame";
 import { bothEnds, furtherCount, serves, whereWords } from "core/job";
 import { hull } from "core/geometry";
-import { isStyrene } from "core/lumber";
+import { lookOf } from "core/lumber";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
@@ -415,7 +415,7 @@ function Small({ piece }: { piece: Piece }) {
     <svg width={124} height={18} className="block" aria-hidden>
       <polygon
         points={points.map((p) => `${2 + p[0] * k},${9 - p[1] * k}`).join(" ")}
-        fill={isStyrene(piece.stock) ? "var(--styrene)" : "var(--timber)"}
+        fill={`var(--${lookOf(piece.stock)})`}
         stroke="var(--ink)"
         strokeWidth={1.2}
         strokeLinejoin="round"

@@ -2,6 +2,7 @@ import { memo, useMemo } from "react";
 import { gapWords, type ItemPlan, type PlannedStick } from "core/cutting";
 import type { PieceShape } from "core/frame";
 import { hull } from "core/geometry";
+import { lookOf, type Look } from "core/lumber";
 import { printNumber } from "core/units";
 import { serves } from "core/job";
 import { useCutMarks } from "~/job/useCutMarks";
@@ -16,13 +17,7 @@ interface Pieces {
   readonly selected: string | undefined;
 }
 /** The plan drawn: each stick with its pieces, kerfs and offcut, how good the plan is and how that is known. */
-export function StickLayout({
-  plan,
-  styrene,
-}: {
-  plan: ReturnType<typeof usePlan>;
-  styrene: (item: string) => boolean;
-}) {
+export function StickLayout({ plan }: { plan: ReturnType<typeof usePlan> }) {
   const job = useJob();
   const { plans, seeking, fault, stop, again } = plan;
   const shapes = useMemo(() => new Map(job.design.pieces.map((p) => [p.mark, p.shape])), [job.design.pieces]);
@@ -54,28 +49,13 @@ export function StickLayout({
       )}
       {fault && <p className="text-fault">{fault}</p>}
       {plans.length === 0 && <p className="text-lg">Every piece is cut. What was cut is under Bench.</p>}
-      {plans.map(
-        (p) =>
-          p && (
-            <Item key={p.plan.item} plan={p.plan} seeking={p.seeking} styrene={styrene(p.plan.item)} pieces={pieces} />
-          ),
-      )}
+      {plans.map((p) => p && <Item key={p.plan.item} plan={p.plan} seeking={p.seeking} pieces={pieces} />)}
     </div>
   );
 }
 
 /** One section's sticks; news of another section leaves it as it is. */
-const Item = memo(function Item({
-  plan,
-  seeking,
-  styrene,
-  pieces,
-}: {
-  plan: ItemPlan;
-  seeking: boolean;
-  styrene: boolean;
-  pieces: Pieces;
-}) {
+const Item = memo(function Item({ plan, seeking, pieces }: { plan: ItemPlan; seeking: boolean; pieces: Pieces }) {
   const { M } = useUnits();
   const r = plan.result;
   if (r.status === "too long")
@@ -120,7 +100,7 @@ const Item = memo(function Item({
       </p>
       <ol className="space-y-1.5">
         {plan.sticks.map((s, i) => (
-          <Stick key={i} n={i + 1} stick={s} longest={longest} styrene={styrene} pieces={pieces} />
+          <Stick key={i} n={i + 1} stick={s} longest={longest} look={lookOf(plan.item)} pieces={pieces} />
         ))}
       </ol>
     </section>
@@ -144,13 +124,13 @@ function Stick({
   n,
   stick,
   longest,
-  styrene,
+  look,
   pieces,
 }: {
   n: number;
   stick: PlannedStick;
   longest: number;
-  styrene: boolean;
+  look: Look;
   pieces: Pieces;
 }) {
   const job = useJob();
@@ -192,7 +172,7 @@ function Stick({
             <g key={c.stick} onClick={() => job.select(c.stick)} style={{ cursor: "pointer" }}>
               <polygon
                 points={pts.map((p) => `${(c.start + p[0]) * k},${17 - (p[1] / half) * 11}`).join(" ")}
-                fill={on ? "var(--picked)" : styrene ? "var(--styrene)" : "var(--timber)"}
+                fill={on ? "var(--picked)" : `var(--${look})`}
                 stroke={on ? "var(--vermilion)" : "var(--ink)"}
                 strokeWidth={1.4}
                 strokeLinejoin="round"

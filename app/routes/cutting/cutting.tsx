@@ -2,7 +2,6 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { PAPERS, type PagePlan, type PaperId } from "core/drawing";
 import type * as Lists from "core/lists";
-import { isStyrene } from "core/lumber";
 import { Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
 import { fileName, saveFile } from "~/job/saveFile";
@@ -92,7 +91,7 @@ export default function Cutting() {
           ) : tab === "list" ? (
             <CutList />
           ) : (
-            <StickLayout plan={plan} styrene={isStyrene} />
+            <StickLayout plan={plan} />
           )}
         </div>
         <p className="border-t border-hair px-7 py-2 text-[15px] text-ink-2">

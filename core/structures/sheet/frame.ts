@@ -6,6 +6,7 @@ import { panelMember, rectangleHole, type PanelSeed } from "../panel";
 import { touching } from "../touching";
 import { wallLines } from "../wallLines";
 import { timberOf, type Timber } from "../timber";
+import { holeIn, type MadeOpening, type PartName } from "./layeredOpenings";
 import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
 import type { SheetValues } from "./parameters";
 
@@ -51,11 +52,48 @@ function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
         thickness: item.thickness,
         stock: item.id,
         ...(name === "face" ? { texture: wallLines(item, lowest, outline[0]![0]) } : {}),
-        holes: w.gaps.map((g) => rectangleHole(g.name, [g.from, g.to], [g.door && g.sill <= w.foot + NEAR ? w.foot - 1 : g.sill, g.head])), // prettier-ignore
+        holes: w.made.map(({ row, opening }) => {
+          const [across, [sill, head]] = holeIn(opening, l.v.openings[row]!, i);
+          return rectangleHole(opening.gap.name, across, [opening.gap.door && sill <= w.foot + NEAR ? w.foot - 1 : sill, head]); // prettier-ignore
+        }),
       }),
     );
     if (i > 0) glue(b, layerId(l, ctx, w, i - 1), id, "-w", "+w");
   });
+  for (const { row, opening } of w.made) openingParts(b, l, ctx, w, row, opening);
+}
+const LETTERS: Readonly<Record<PartName, string>> = { frame: "WF", "upper sash": "US", "lower sash": "LS", sash: "SA", glazing: "GL", "door face": "DF", "door back": "DB", boards: "BD", "lower boards": "BD", "upper boards": "BD", ledge: "DL", brace: "DX", casing: "CA", sill: "SI", shutter: "ST" }; // prettier-ignore
+const PART_ROLES: Readonly<Partial<Record<PartName, string>>> = { frame: "opening frame", boards: "door boards", "lower boards": "door boards", "upper boards": "door boards", ledge: "door ledge", brace: "door brace", sill: "window sill" }; // prettier-ignore
+/** The layers, trim and shutters of an opening, glued to what lies before and behind them. */
+function openingParts(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, row: number, o: MadeOpening): void {
+  const assembly = `${ctx.structure}/${o.gap.name}`;
+  const id = (name: string): string => `${assembly}/${name.replaceAll(" ", "-")}`;
+  const middle = (o.gap.from + o.gap.to) / 2;
+  // what layers of the wall an inner face before or an outer face behind meets
+  const seat = l.v.openings[row]!.mount === "layers" ? 0 : l.layers.length - 1;
+  const wallAt = (layer: number): string => layerId(l, ctx, w, layer);
+  for (const p of o.parts) {
+    const { item } = p;
+    b.add(
+      panelMember(ctx.structure, {
+        id: id(p.name),
+        assembly,
+        role: PART_ROLES[p.part] ?? p.part,
+        letter: LETTERS[p.part],
+        origin: onSheetWall(w, middle, p.depth + item.thickness, o.gap.sill),
+        u: w.e,
+        v: [0, 0, 1],
+        outline: p.outline,
+        thickness: item.thickness,
+        stock: item.id,
+        holes: p.holes,
+        loose: o.loose && p.depth >= 0,
+        ...(item.texture ? { texture: wallLines(item, 0, p.outline[0]![0]) } : {}),
+      }),
+    );
+    for (const x of p.front) glue(b, id(p.name), x === "wall" ? wallAt(seat) : id(x), "+w", "-w");
+    for (const x of p.behind) glue(b, id(p.name), x === "wall" ? wallAt(0) : id(x), "-w", "+w");
+  }
 }
 
 /** What a corner is glued by: layer by layer as it is made, a post, a block inside. */

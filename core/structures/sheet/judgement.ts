@@ -1,8 +1,10 @@
 import { stackOf, wholeBoards } from "../../carpentry";
 import { nominalMm, parseNominal, textureOf } from "../../lumber";
-import { feet, model, printFeetInches, printMm, printNumber, toPrototype } from "../../units";
-import type { Context, Remark } from "../kind";
+import { feet, inches, model, printFeetInches, printMm, printNumber, toPrototype } from "../../units";
+import type { Context, Remark, WallOpening } from "../kind";
+import { leastPane } from "../layered/openingLayers";
 import { unusual } from "../unusual";
+import { inLayers } from "./layeredOpenings";
 import { layersOf, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout";
 import { sheetSpec, type SheetValues } from "./parameters";
 
@@ -41,7 +43,9 @@ export function sheetCheck(v: SheetValues, ctx?: Context): string[] {
       ];
   }
   const l = sheetLayout(v, ctx);
-  const block = v.corner === "post" ? ctx.stock(v.cornerPost).section.thickness : l.stack + ctx.stock(v.blocks).section.width; // prettier-ignore
+  // two walls' layers do not meet in a corner of the room
+  const into = Math.max(0, ...l.walls.flatMap((w) => w.made.map(({ opening }) => opening.into)));
+  const block = Math.max(v.corner === "post" ? ctx.stock(v.cornerPost).section.thickness : l.stack + ctx.stock(v.blocks).section.width, into > 0 ? l.stack + into : 0); // prettier-ignore
   const ledge = v.roof === "flat" ? Math.min(...Object.values(ctx.stock(v.ledge).section)) : 0;
   if (Math.min(l.long, l.wide) < 2 * block + 2 * ledge + 1)
     return [`Walls ${printMm(l.stack, 2)} thick leave no room inside ${fi(Math.min(v.length, v.width))}; make it larger, or the layers thinner.`]; // prettier-ignore
@@ -54,19 +58,40 @@ function openingFaults(l: SheetLayout, w: SheetWall, corner: number, ctx: Contex
   const out: string[] = [];
   const sorted = [...w.gaps].sort((a, b) => a.from - b.from);
   const number = (name: string): string => name.replace(/^opening/, "Opening ");
-  sorted.forEach((g, i) => {
-    const near = Math.min(g.from, w.length - g.to);
+  const made = new Map(w.made.map(({ opening }) => [opening.gap.name, opening]));
+  /** An opening with all that belongs to it: what is glued behind, trim and shutters. */
+  const whole = (g: WallOpening): WallOpening => {
+    const { inner, outer, head, sill } = made.get(g.name)!.reach;
+    return { ...g, from: g.from - Math.max(inner, outer[0]), to: g.to + Math.max(inner, outer[1]), head: g.head + Math.max(inner, head), sill: g.door ? g.sill : g.sill - Math.max(inner, sill) }; // prettier-ignore
+  };
+  for (const { opening } of w.made) {
+    const pane = opening.seed ? leastPane(opening.seed) : Infinity;
+    if (pane < l.v.leastBar)
+      out.push(`${number(opening.gap.name)} has ${pane > 0 ? `panes of ${printMm(pane, 2)}` : "no room for its panes"}; take fewer of them, narrower stiles and bars, or a larger opening.`); // prettier-ignore
+    const { from, to, name } = opening.gap;
+    const past = Math.min(from - opening.reach.outer[0], w.length - to - opening.reach.outer[1]);
+    if (past < 0 && Math.min(from, w.length - to) >= 0)
+      out.push(`The trim or shutters of ${number(name).toLowerCase()} come ${p(-past)} past the end of their wall; move it in, or leave them out on that side.`); // prettier-ignore
+  }
+  sorted.forEach((bare, i) => {
+    const { inner } = made.get(bare.name)!.reach;
+    const g = whole(bare);
+    const near = Math.min(bare.from, w.length - bare.to) - inner;
     if (near < corner + LEAST_STRIP)
       out.push(`${number(g.name)} comes ${near < 0 ? "past the end of its wall" : `within ${p(near)} of a corner`}; the corner takes ${p(corner)}. Move it in, or make it narrower.`); // prettier-ignore
     const y = (s: number): number => (w.long ? (w.name === "front" ? -l.wide / 2 : l.wide / 2) : w.name === "right" ? s - l.wide / 2 : l.wide / 2 - s); // prettier-ignore
-    const top = Math.min(under(l, y(g.from)), under(l, y(g.to)));
+    // trim stands out under the eave, and what lies behind the wall in under a roof that falls inwards
+    const out0 = Math.max(0, ...made.get(bare.name)!.parts.map((x) => -x.depth));
+    const in0 = Math.max(l.stack, l.stack + made.get(bare.name)!.into);
+    const ys = w.long ? [y(0) + (w.name === "front" ? -out0 : out0), y(0) + (w.name === "front" ? in0 : -in0)] : [y(g.from), y(g.to)]; // prettier-ignore
+    const top = Math.min(...ys.map((at) => under(l, at)));
     if (g.head > top - LEAST_STRIP)
       out.push(`${number(g.name)} reaches ${p(g.head)} and its wall ends at ${p(top)} there; make it lower.`);
     if (g.head < w.foot + LEAST_STRIP || (!g.door && g.sill < w.foot + LEAST_STRIP))
       out.push(`${number(g.name)} begins below the foot of its wall at ${p(w.foot)}; raise it, or make it a door.`);
     if (l.v.roof === "flat" && g.head > l.high - l.roof.thickness - LEAST_STRIP && g.sill < l.high)
       out.push(`The roof and its ledges cross ${number(g.name).toLowerCase()} at ${p(l.high)}; make it lower.`);
-    for (const other of sorted.slice(i + 1))
+    for (const other of sorted.slice(i + 1).map(whole))
       if (other.from < g.to + LEAST_STRIP && other.sill < g.head + LEAST_STRIP && g.sill < other.head + LEAST_STRIP)
         out.push(
           `${number(g.name)} and ${number(other.name).toLowerCase()} leave nothing between them; move them apart.`,
@@ -107,6 +132,7 @@ export function sheetRemarks(v: SheetValues, ctx?: Context): Remark[] {
       text: `Square tops bear on their edge alone, and stand ${printMm(l.k * l.stack, 2)} off the slope over ${printMm(l.stack, 2)}: bevel them ${printNumber((Math.atan(l.k) * 180) / Math.PI, 1)}°.`,
       fix: { label: "Bevel them", value: "bevelled" },
     });
+  out.push(...barRemarks(l, ctx));
   if (l.face)
     v.openings.forEach((o, i) => {
       const { relief } = l.face!.item.texture!;
@@ -117,6 +143,18 @@ export function sheetRemarks(v: SheetValues, ctx?: Context): Remark[] {
         });
     });
   return out;
+}
+/** The greatest width of a glazing bar that still looks right, prototype mm. Common practice. */
+const HEAVY_BAR = inches(3);
+/** Glazing bars that are cut wider than they are, so that they survive, and how wide they may be. */
+function barRemarks(l: SheetLayout, ctx: Context): Remark[] {
+  const { v } = l;
+  const [own, most] = [l.mm(v.bar), l.mm(HEAVY_BAR)];
+  if (!sheetShown(v, "bar") || own >= v.leastBar) return [];
+  const cut = `${sheetSpec.bar.label} of ${fi(v.bar)} are ${printMm(own, 2)} and are cut ${printMm(v.leastBar, 2)} wide, the least that survives: ${fi(toPrototype(ctx.scale, model(v.leastBar)))} on the prototype.`; // prettier-ignore
+  return v.leastBar > most
+    ? [{ param: "leastBar", level: "warning", text: `${cut} That is too heavy for the scale, where ${printMm(most, 2)} (${fi(HEAVY_BAR)}) is the most that looks right: print them on the glazing, or take a casting.` }] // prettier-ignore
+    : [{ param: "bar", text: `${cut} Up to ${printMm(most, 2)} (${fi(HEAVY_BAR)}) they still look right.` }];
 }
 /** Whether a parameter plays a part for these values. */
 export function sheetShown(v: SheetValues, path: string): boolean {
@@ -140,6 +178,40 @@ export function sheetShown(v: SheetValues, path: string): boolean {
       return v.corner !== "post";
     case "fit":
       return v.openings.length > 0;
+    case "openings": {
+      const [, n, column] = path.split(".");
+      const row = v.openings[Number(n)];
+      if (!row) return true;
+      const pieces = row.style === "boards" || row.style === "split";
+      if (column === "style") return inLayers(row);
+      if (column === "across" || column === "up") return inLayers(row) && !pieces;
+      if (column === "lap") return row.mount !== "inside" && row.mount !== "layersIn";
+      if (column === "shutters") return row.kind === "window";
+      return true;
+    }
+    case "casing":
+    case "sillHigh":
+    case "sillSheet":
+    case "leastBar":
+    case "frameEdge":
+    case "frameSheet":
+      return v.openings.some(inLayers);
+    case "trimSheet":
+      return v.openings.some((o) => inLayers(o) || (o.kind === "window" && o.shutters !== "none"));
+    case "bar":
+      return v.openings.some((o) => inLayers(o) && !/^(boards|split|panel)$/.test(o.style));
+    case "stile":
+    case "bottomRail":
+    case "sashSheet":
+      return v.openings.some((o) => inLayers(o) && o.style !== "boards" && o.style !== "split");
+    case "glazing":
+      return v.openings.some((o) => inLayers(o) && !/^(boards|split|panel)$/.test(o.style));
+    case "ledgeWide":
+    case "doorBoard":
+      return v.openings.some((o) => inLayers(o) && (o.style === "boards" || o.style === "split"));
+    case "reveal":
+    case "room":
+      return v.openings.some((o) => o.mount === "layersIn");
     default:
       return true;
   }

@@ -3,6 +3,7 @@ import { sheetOf, type SheetItem, type SheetMatch, type TextureId } from "../../
 import type { Vec2, Vec3 } from "../../geometry";
 import { prototype, toModel } from "../../units";
 import type { Context, WallOpening } from "../kind";
+import { madeOpening, type MadeOpening } from "./layeredOpenings";
 import type { SheetValues } from "./parameters";
 
 /** A layer of every wall: its sheet and how far its outer face lies in from the wall's outside. Model mm. */
@@ -24,6 +25,8 @@ export interface SheetWall {
   readonly length: number;
   readonly foot: number;
   readonly gaps: readonly WallOpening[];
+  /** What is made for each of them, in the same order, and the row that it comes from. */
+  readonly made: readonly { readonly row: number; readonly opening: MadeOpening }[];
 }
 export interface SheetLayout {
   readonly v: SheetValues;
@@ -93,13 +96,14 @@ export function sheetLayout(v: SheetValues, ctx: Context): SheetLayout {
     cut: cornerCut(HOW[v.corner as keyof typeof HOW], thick, thick, post),
     walls: WALLS.map((name) => {
       const [origin, e, n, length, foot] = at[name];
-      const gaps = v.openings.flatMap((o, i): WallOpening[] => {
+      const made = v.openings.flatMap((o, i): SheetWall["made"][number][] => {
         if (o.wall !== name) return [];
         const r = roughOpening({ ...o, at: 0, width: mm(o.width), height: mm(o.height), sill: mm(o.sill), lap: mm(o.lap) } as never, v.fit); // prettier-ignore
         const middle = mm(o.at);
-        return [{ name: `opening${i + 1}`, door: o.kind === "door", from: middle - r.width / 2, to: middle + r.width / 2, sill: r.sill, head: r.head }]; // prettier-ignore
+        const gap: WallOpening = { name: `opening${i + 1}`, door: o.kind === "door", from: middle - r.width / 2, to: middle + r.width / 2, sill: r.sill, head: r.head }; // prettier-ignore
+        return [{ row: i, opening: madeOpening({ v, ctx, mm, thick }, o, gap) }];
       });
-      return { name, long: name === "front" || name === "back", origin, e, n, length, foot: 0 - mm(foot), gaps };
+      return { name, long: name === "front" || name === "back", origin, e, n, length, foot: 0 - mm(foot), gaps: made.map((m) => m.opening.gap), made }; // prettier-ignore
     }),
   };
 }

@@ -1,11 +1,21 @@
 import { SHEETS, TEXTURES } from "../../lumber";
 import { feet, inches } from "../../units";
-import { batter, choice, dto, length, numeric, section, table, type ParamsOf, options, span } from "../spec";
+import { batter, choice, count, dto, length, numeric, section, table, type ParamsOf, options, span } from "../spec";
 
 /** Plain sheets by what follows "sheet/": "styrene/40". */
 const plain = SHEETS.filter((s) => !s.texture && s.material !== "clear").map((s) => ({ value: s.id.slice(6), label: s.name })); // prettier-ignore
 const none = { value: "none", label: "none" };
-const [plan, roof, layers, corners, openings] = ["Plan", "Roof", "Layers", "Corners", "Openings"];
+const [plan, roof, layers, corners, openings, layered] = [
+  "Plan",
+  "Roof",
+  "Layers",
+  "Corners",
+  "Openings",
+  "Windows and doors in layers",
+];
+const glass = SHEETS.filter((s) => s.material === "clear").map((s) => ({ value: s.id.slice(6), label: s.name }));
+/** A width of a part of a window or door. */
+const strip = (label: string, def: number, usual: readonly [number, number], help: string, least = 0.5) => length({ group: layered, label, def: inches(def), ...span(inches(least), inches(24), [inches(usual[0]), inches(usual[1])]), help }); // prettier-ignore
 
 /** A building of sheet: four walls, each a stack of layers, and a roof of sheet on them. Prototype mm, rises in inches per foot. Usual values are common practice. */
 export const sheetSpec = {
@@ -131,6 +141,28 @@ export const sheetSpec = {
     help: "Of the walls under the eaves.",
   }),
   fit: numeric({ group: openings, label: "Fit round a casting", unit: "mm", def: 0.1, min: 0, max: 2, usual: [0.05, 0.4], help: "Model mm left free on every side." }), // prettier-ignore
+  bar: strip("Glazing bars", 1.25, [0.75, 3], "Width between two panes."),
+  leastBar: numeric({ group: layered, label: "Least width that survives", unit: "mm", def: 0.35, min: 0.1, max: 3, usual: [0.25, 1], help: "Model mm that your knife or cutter leaves standing. What would be narrower is made so wide." }), // prettier-ignore
+  stile: strip("Stiles and rails", 2.5, [1.5, 6], "Of sashes and doors; a sash's meeting rail too."),
+  bottomRail: strip("Bottom rails", 4, [2, 12], "Of sashes and doors."),
+  frameEdge: strip("Frame that is seen", 1.5, [0.75, 6], "Round the sash, inside the opening."),
+  casing: strip(
+    "Trim round it",
+    4,
+    [0, 8],
+    "On the wall's face, at the sides and over it. 0 leaves it and the sill out.",
+    0,
+  ),
+  sillHigh: strip("Sill", 2, [1.5, 8], "Its height, under a window with trim."),
+  ledgeWide: strip("Ledges and braces", 6, [3, 10], "On the boards of a door."),
+  doorBoard: strip("Boards of doors", 5, [3, 10], "Width of each; the nearest scribed sheet is taken.", 1),
+  reveal: strip("Reveal of what is pushed in", 2, [0, 8], "From the wall's outside to the frame. Set it with a strip of that thickness as a gauge.", 0), // prettier-ignore
+  room: numeric({ group: layered, label: "Room round what is pushed in", unit: "mm", def: 0.05, min: 0, max: 1, usual: [0, 0.2], help: "Model mm on every side, from a test piece cut the same way." }), // prettier-ignore
+  frameSheet: choice({ group: layered, label: "Frames of", def: "styrene/20", options: plain, help: "Also the ledges and braces of doors." }), // prettier-ignore
+  sashSheet: choice({ group: layered, label: "Sashes of", def: "styrene/10", options: plain, help: "Also the faces and backs of doors." }), // prettier-ignore
+  glazing: choice({ group: layered, label: "Glazing of", def: "clear/10", options: glass, help: "Behind all sashes." }),
+  trimSheet: choice({ group: layered, label: "Trim and shutters of", def: "styrene/15", options: plain, help: "On the wall's face." }), // prettier-ignore
+  sillSheet: choice({ group: layered, label: "Sills of", def: "styrene/40", options: plain, help: "They stand out under the trim." }), // prettier-ignore
   openings: table({
     group: openings,
     label: "Openings",
@@ -151,8 +183,12 @@ export const sheetSpec = {
       width: length({ group: openings, label: "Width of casting", def: feet(3), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "" }), // prettier-ignore
       height: length({ group: openings, label: "Height of casting", def: feet(5), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "" }), // prettier-ignore
       sill: length({ group: openings, label: "Bottom over the floor", def: inches(30), ...span(feet(0), feet(110), [feet(0), feet(60)]), help: "0 for a door." }), // prettier-ignore
-      mount: choice({ group: openings, label: "Mounting", def: "flange", options: options({ flange: "from outside, with a flange", behind: "from behind", inside: "trimmed to sit inside", built: "built up: size is the clear opening" }), help: "" }), // prettier-ignore
-      lap: length({ group: openings, label: "Flange, or what hides behind", def: inches(4), ...span(feet(0), inches(18), [feet(0), inches(8)]), help: "On each side. Of a built-up opening: the thickness of its jambs." }), // prettier-ignore
+      mount: choice({ group: openings, label: "Mounting", def: "flange", options: options({ flange: "casting from outside, with a flange", behind: "casting from behind", inside: "casting trimmed to sit inside", built: "built up: size is the clear opening", layers: "in layers, behind the face", layersWall: "in layers, behind the wall", layersIn: "in layers, pushed in" }), help: "In layers the size is the opening that is seen." }), // prettier-ignore
+      lap: length({ group: openings, label: "Flange, or what hides behind", def: inches(4), ...span(feet(0), inches(18), [feet(0), inches(8)]), help: "On each side. Of a built-up opening: the thickness of its jambs. Of layers: what they are glued by." }), // prettier-ignore
+      style: choice({ group: openings, label: "Made as", def: "hung", options: options({ hung: "two sashes, one over the other", fixed: "one sash", casement: "two leaves side by side", panel: "door with panels", glazed: "door with glass over a panel", boards: "boards with ledges and a brace", split: "boards, split in halves" }), help: "What its layers are." }), // prettier-ignore
+      across: count({ group: openings, label: "Panes across", def: 2, min: 1, max: 12, help: "Of each sash or leaf; of a door its panels." }), // prettier-ignore
+      up: count({ group: openings, label: "Panes up", def: 2, min: 1, max: 12, help: "Of each sash or leaf; of a door its panels." }), // prettier-ignore
+      shutters: choice({ group: openings, label: "Shutters", def: "none", options: options({ none: "none", both: "on both sides", left: "on the left", right: "on the right" }), help: "Flat on the wall, beside the trim." }), // prettier-ignore
     },
   }),
 };

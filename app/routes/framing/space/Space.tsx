@@ -1,7 +1,7 @@
 import { Canvas, useThree, type ThreeEvent } from "@react-three/fiber";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { BufferAttribute, BufferGeometry, DoubleSide, Plane, Vector3, type WebGLRenderer } from "three";
-import { isStyrene } from "core/lumber";
+import { lookOf } from "core/lumber";
 import { shownEdges, type Resolved } from "core/frame";
 import { OrbitControls } from "three/examples/jsm/controls/OrbitControls.js";
 import { timberTexture } from "./timberTexture";
@@ -24,6 +24,8 @@ interface Part {
 /** z is up in a frame and y in the picture. */
 const put = (out: number[], p: readonly [number, number, number]): void => void out.push(p[0], p[2], -p[1]);
 
+/** How light each look is: red, green and blue of 1. */
+const RGB = { timber: [1, 0.84, 0.58], styrene: [0.97, 0.97, 0.95], glass: [0.72, 0.82, 0.84] } as const;
 function partOf(assembly: string, sticks: readonly Resolved[]): Part {
   const [positions, uvs, colours, owners, lines]: [number[], number[], number[], string[], number[]] = [
     [],
@@ -37,14 +39,15 @@ function partOf(assembly: string, sticks: readonly Resolved[]): Part {
     // no two sticks have the same grain or tint
     let seed = 0;
     for (let i = 0; i < s.id.length; i++) seed = (seed * 31 + s.id.charCodeAt(i)) % 9973;
-    const tint = isStyrene(s.stock) ? 1.06 : 0.9 + (seed % 17) / 100;
+    const look = lookOf(s.stock);
+    const tint = look !== "timber" ? 1.06 : 0.9 + (seed % 17) / 100;
     const at = (p: readonly [number, number, number], d: readonly [number, number, number]): number =>
       (p[0] - origin[0]) * d[0] + (p[1] - origin[1]) * d[1] + (p[2] - origin[2]) * d[2];
     for (const part of s.parts)
       for (const f of part.faces) {
         const end = Math.abs(f.plane.n[0] * u[0] + f.plane.n[1] * u[1] + f.plane.n[2] * u[2]) > 0.7;
         const k = end ? tint * 0.8 : tint;
-        const rgb = isStyrene(s.stock) ? [k * 0.97, k * 0.97, k * 0.95] : [k, k * 0.84, k * 0.58];
+        const rgb = RGB[look].map((c) => k * c);
         for (let i = 1; i + 1 < f.corners.length; i++) {
           for (const c of [f.corners[0]!, f.corners[i]!, f.corners[i + 1]!]) {
             put(positions, c);

@@ -1,0 +1,151 @@
+import { describe, expect, it } from "vitest";
+import type { Frame, PanelBody } from "../../frame";
+import { boundsOf } from "../../geometry";
+import { stream } from "../../cutting/stream";
+import { MM_PER_INCH, feet, inches, scaleOf } from "../../units";
+import { contextOf, valuesFrom } from "../fromSpec.fixture";
+import { faultsOf, fullSawn } from "../sound.fixture";
+import { defaultsOf, type Row } from "../spec";
+import { sheetBuilding } from ".";
+import { sheetFrame } from "./frame";
+import { sheetCheck, sheetRemarks } from "./judgement";
+import { sheetSpec, type SheetValues } from "./parameters";
+import { withLayeredOpenings } from "./randomOpenings.fixture";
+
+const HO = fullSawn(scaleOf("HO"));
+const thou = (n: number): number => (n / 1000) * MM_PER_INCH;
+const usual = Object.fromEntries(Object.entries(sheetSpec.openings.columns).map(([k, c]) => [k, c.def])) as Row;
+/** 24 × 16 ft in HO with one window 3 × 5 ft in the middle of its front: 10.5 × 17.5 mm, its foot at 8.75. Walls .040 on .060. */
+const house = (row: Row = {}, over: Partial<Record<keyof SheetValues, unknown>> = {}): SheetValues =>
+  ({ ...defaultsOf(sheetSpec), openings: [{ ...usual, at: feet(12), sill: feet(2.5), mount: "layers", ...row }], ...over }) as unknown as SheetValues; // prettier-ignore
+const panel = (f: Frame, id: string): PanelBody => f.members.find((m) => m.id === `t/${id}`)!.body as PanelBody;
+/** From where to where a part reaches: x from the middle of the front, depth from its outside (inwards), height over the floor. */
+function box(v: SheetValues, ...ids: readonly string[]): readonly (readonly [number, number])[] {
+  expect(sheetCheck(v, HO)).toEqual([]);
+  const { faults, resolved } = faultsOf(sheetFrame(v, HO));
+  expect(faults).toEqual([]);
+  const { min, max } = boundsOf(ids.flatMap((id) => resolved.byMember.get(`t/${id}`)![0]!.parts));
+  return [0, 1, 2].map((k) => [min[k]! + (k === 1 ? 28 : 0), max[k]! + (k === 1 ? 28 : 0)] as const);
+}
+const near = (...pairs: readonly (readonly [number, number])[]) => pairs.map((p) => p.map((x) => expect.closeTo(x, 6)));
+
+describe("a window in layers", () => {
+  it("behind the face has its layers one behind the other from the face inwards, in a larger hole of the core", () => {
+    const v = house();
+    const lap = 4 / 12 / 87 * 304.8; // prettier-ignore
+    const seat = thou(40);
+    const lapped = (v.openings[0]!.lap * 1) / HO.scale.ratio;
+    expect(lapped).toBeCloseTo(lap, 1);
+    const x: readonly [number, number] = [-5.25 - lapped, 5.25 + lapped];
+    const z: readonly [number, number] = [8.75 - lapped, 26.25 + lapped];
+    let depth = seat;
+    for (const [part, thick] of [
+      ["frame", thou(20)],
+      ["upper-sash", thou(10)],
+      ["lower-sash", thou(10)],
+      ["glazing", thou(10)],
+    ] as const) {
+      expect(box(v, `opening1/${part}`), part).toEqual(near(x, [depth, depth + thick], z));
+      depth += thick;
+    }
+    const f = sheetFrame(v, HO);
+    const hole = (id: string) => panel(f, id).holes[0]!.outline;
+    expect(hole("front/face")[0]![1]).toBeCloseTo(8.75, 9);
+    expect(hole("front/face")[1]![0] - hole("front/face")[0]![0]).toBeCloseTo(10.5, 9);
+    // the fit of 0.1 all round what is let in
+    expect(hole("front/core")[1]![0] - hole("front/core")[0]![0]).toBeCloseTo(10.5 + 2 * (lapped + 0.1), 9);
+    expect(hole("front/core")[0]![1]).toBeCloseTo(8.75 - lapped - 0.1, 9);
+  });
+  it("behind the wall has its layers behind all of it, and every layer of the wall the hole that is seen", () => {
+    const v = house({ mount: "layersWall" });
+    expect(box(v, "opening1/frame")[1]).toEqual(near([thou(100), thou(120)])[0]);
+    const f = sheetFrame(v, HO);
+    for (const id of ["front/face", "front/core"]) expect(panel(f, id).holes[0]!.outline[0]![1]).toBeCloseTo(8.75, 9);
+  });
+  it("pushed in stands in by its reveal with its room all round, and need not be glued", () => {
+    const v = house({ mount: "layersIn" }, { reveal: inches(3), room: 0.06 });
+    const reveal = (3 * MM_PER_INCH) / HO.scale.ratio;
+    expect(box(v, "opening1/frame")).toEqual(near([-5.19, 5.19], [reveal, reveal + thou(20)], [8.81, 26.19]));
+    const loose = sheetFrame(v, HO).members.filter((m) => m.loose);
+    expect(loose.map((m) => m.id.split("/").at(-1))).toEqual(["frame", "upper-sash", "lower-sash", "glazing"]);
+  });
+  it("has trim at three sides, the sill under it and shutters beside it, all on the face", () => {
+    const v = house({ shutters: "both" });
+    const [trim, sill] = [(4 * MM_PER_INCH) / HO.scale.ratio, (2 * MM_PER_INCH) / HO.scale.ratio];
+    expect(box(v, "opening1/casing")).toEqual(near([-5.25 - trim, 5.25 + trim], [-thou(15), 0], [8.75, 26.25 + trim]));
+    expect(box(v, "opening1/sill")).toEqual(near([-5.25 - trim - sill / 2, 5.25 + trim + sill / 2], [-thou(40), 0], [8.75 - sill, 8.75])); // prettier-ignore
+    expect(box(v, "opening1/left-shutter")).toEqual(near([-10.5 - trim, -5.25 - trim], [-thou(15), 0], [8.75, 26.25]));
+    expect(box(v, "opening1/right-shutter")).toEqual(near([5.25 + trim, 10.5 + trim], [-thou(15), 0], [8.75, 26.25]));
+    expect(sheetFrame(house({}, { casing: 0 }), HO).members.some((m) => /casing|sill/.test(m.id))).toBe(false);
+  });
+  it("mirrored in the wall has shutters and panes mirrored", () => {
+    const at = (x: number, shutters: string) => sheetFrame(house({ at: feet(x), shutters }), HO);
+    const middle = (f: Frame, id: string): number => { const p = panel(f, id); return p.origin[0] + (p.outline[0]![0] + p.outline[1]![0]) / 2; }; // prettier-ignore
+    expect(middle(at(8, "left"), "opening1/left-shutter")).toBeCloseTo(-middle(at(16, "right"), "opening1/right-shutter"), 9); // prettier-ignore
+  });
+  it("makes nothing narrower than what survives, and says so with both limits", () => {
+    const bars = (over: Partial<Record<keyof SheetValues, unknown>>): number => {
+      const holes = panel(sheetFrame(house({}, over), HO), "opening1/upper-sash").holes;
+      return holes[2]!.outline[0]![0] - holes[0]!.outline[1]![0];
+    };
+    // 1 1/4 in in HO is 0.365 mm
+    expect(bars({ leastBar: 0.3 })).toBeCloseTo((1.25 * MM_PER_INCH) / HO.scale.ratio, 6);
+    expect(bars({ leastBar: 0.5 })).toBeCloseTo(0.5, 9);
+    const said = (over: Partial<Record<keyof SheetValues, unknown>>): string[] => sheetRemarks(house({}, over), HO).filter((r) => r.param === "bar" || r.param === "leastBar").map((r) => r.text); // prettier-ignore
+    expect(said({ leastBar: 0.3 })).toEqual([]);
+    expect(said({ leastBar: 0.5 })).toEqual([
+      "Glazing bars of 0′-1 1/4″ are 0.36 mm and are cut 0.50 mm wide, the least that survives: 0′-1 11/16″ on the prototype. Up to 0.87 mm (0′-3″) they still look right.",
+    ]);
+    expect(said({ leastBar: 1 })[0]).toMatch(/too heavy for the scale.*print them on the glazing/);
+  });
+});
+describe("a door in layers", () => {
+  it("of boards stands on the floor, its boards scribed at the pitch of the nearest sheet, ledges outside of them", () => {
+    const v = house({ kind: "door", style: "boards", height: feet(7), sill: 0 });
+    const [, depth, z] = box(v, "opening1/boards");
+    expect(z![0]).toBeCloseTo(0, 9);
+    expect(depth![0]).toBeCloseTo(thou(60), 6);
+    expect(box(v, "opening1/ledge-1")[1]).toEqual(near([thou(40), thou(60)])[0]);
+    const { texture } = panel(sheetFrame(v, HO), "opening1/boards");
+    // 5 in in HO is 1.46 mm; .060 in is 1.524, .050 1.27
+    expect(texture!.pitch).toBeCloseTo(1.524, 9);
+    expect(texture!.across).toBe("u");
+  });
+  it("is seen through its wall down to the floor", () => {
+    const f = sheetFrame(house({ kind: "door", style: "panel", height: feet(7), sill: 0 }), HO);
+    expect(Math.min(...panel(f, "front/face").holes[0]!.outline.map((p) => p[1]))).toBeLessThan(0);
+  });
+});
+describe("what is refused of openings in layers", () => {
+  it.each([
+    [{ across: 12, width: inches(12) }, /Opening 1 has no room for its panes; take fewer of them/],
+    [{ across: 11 }, /Opening 1 has panes of 0\.\d+ mm; take fewer/],
+    [{ at: feet(3.1), shutters: "both" }, /The trim or shutters of opening 1 come .* past the end of their wall/],
+    [{ at: feet(3.1), shutters: "right" }, undefined],
+    [{ height: feet(6.3) }, /Opening 1 reaches .* and its wall ends at/],
+  ] as [Row, RegExp | undefined][])("%j", (row, words) => {
+    const said = sheetCheck(house(row), HO).join("\n");
+    if (words) expect(said).toMatch(words);
+    else expect(said).toBe("");
+  });
+  it("two windows whose shutters or laps meet", () => {
+    const two = (apart: number, shutters: string): string => {
+      const v = house({ shutters });
+      return sheetCheck({ ...v, openings: [{ ...v.openings[0]!, at: feet(8) }, { ...v.openings[0]!, at: feet(8 + apart) }] }, HO).join(); // prettier-ignore
+    };
+    expect(two(6, "none")).toBe("");
+    expect(two(6, "both")).toMatch(/leave nothing between them/);
+    expect(two(7, "both")).toBe("");
+  });
+});
+it("forty buildings with windows and doors in layers, drawn from all that is offered, are sound", () => {
+  let framed = 0;
+  for (let seed = 900; framed < 40; seed++) {
+    const { params, bench } = valuesFrom(sheetBuilding, seed);
+    const p = withLayeredOpenings(params, stream(seed));
+    const ctx = contextOf(bench);
+    if (sheetBuilding.check(p, ctx).length > 0) continue;
+    framed++;
+    expect(faultsOf(sheetBuilding.frame(p, ctx)).faults, String(seed)).toEqual([]);
+  }
+});

@@ -1,0 +1,134 @@
+import { sheetOf, type SheetItem } from "../../lumber";
+import type { PanelBody } from "../../frame";
+import type { Vec2 } from "../../geometry";
+import { inches, prototype } from "../../units";
+import type { Context, WallOpening } from "../kind";
+import { openingLayers, type LayeredSeed, type LayeredStyle, type LayerName } from "../layered/openingLayers";
+import { rectangleHole } from "../panel";
+import type { SheetValues } from "./parameters";
+
+type OpeningRow = SheetValues["openings"][number];
+export const inLayers = (o: Pick<OpeningRow, "mount">): boolean => o.mount.startsWith("layers");
+export type PartName = LayerName | "casing" | "sill" | "shutter";
+
+/** A sheet part of an opening: x from its middle, y from its foot, and how far its outer face lies in from the wall's outside. Model mm. */
+export interface OpeningPart {
+  readonly part: PartName;
+  readonly name: string;
+  readonly outline: readonly Vec2[];
+  readonly holes: PanelBody["holes"];
+  readonly item: SheetItem;
+  readonly depth: number;
+  /** The parts it is glued to by its outer face, and those by its inner; "wall" is the layer there. */
+  readonly front: readonly string[];
+  readonly behind: readonly string[];
+}
+/** What is made for an opening, how far it reaches past it inside and outside of the wall, and into the room. Model mm. */
+export interface MadeOpening {
+  readonly gap: WallOpening;
+  readonly parts: readonly OpeningPart[];
+  /** Put in without glue between its layers and the wall. */
+  readonly loose: boolean;
+  /** Past each side behind, past each side and the head before, and below its foot before. */
+  readonly reach: { readonly inner: number; readonly outer: readonly [number, number]; readonly head: number; readonly sill: number }; // prettier-ignore
+  readonly into: number;
+  readonly seed?: LayeredSeed;
+}
+interface Made {
+  readonly v: SheetValues;
+  readonly ctx: Context;
+  readonly mm: (prototypeMm: number) => number;
+  /** Of the wall's layers, from the outside. */
+  readonly thick: readonly number[];
+}
+
+/** Widths of the parts as they are cut: nothing narrower than what survives. Model mm. */
+export function layeredSeed({ v, mm }: Pick<Made, "v" | "mm">, o: OpeningRow, gap: WallOpening): LayeredSeed {
+  const cut = (proto: number): number => Math.max(mm(proto), v.leastBar);
+  return {
+    style: o.style as LayeredStyle,
+    door: o.kind === "door",
+    width: gap.to - gap.from,
+    height: gap.head - gap.sill,
+    lap: o.mount === "layersIn" ? -v.room : mm(o.lap),
+    edge: cut(v.frameEdge),
+    stile: cut(v.stile),
+    bottomRail: cut(v.bottomRail),
+    bar: cut(v.bar),
+    across: o.across,
+    up: o.up,
+    ledge: cut(v.ledgeWide),
+    seam: mm(inches(0.5)),
+  };
+}
+const sheet = (id: string): SheetItem => sheetOf(`sheet/${id}`)!;
+const of = (m: Made, part: LayerName): SheetItem => {
+  if (part === "glazing") return sheet(m.v.glazing);
+  if (/boards$/.test(part)) return m.ctx.sheet({ texture: "scribed", pitch: prototype(m.v.doorBoard) }).item;
+  return sheet(/frame|ledge|brace/.test(part) ? m.v.frameSheet : m.v.sashSheet);
+};
+
+/** What is made for an opening: its layers from the seat inwards, trim, sill and shutters on the wall's face. Nothing for a casting without shutters. */
+export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpening {
+  const { v, mm } = m;
+  const layers = inLayers(o);
+  const seed = layers ? layeredSeed(m, o, gap) : undefined;
+  const stack = m.thick.reduce((s, t) => s + t, 0);
+  const seat = o.mount === "layersIn" ? mm(v.reveal) : o.mount === "layers" ? m.thick[0]! : stack;
+  const parts: OpeningPart[] = [];
+  let into = 0;
+  if (seed) {
+    const all = openingLayers(seed).map((p) => ({ p, item: of(m, p.layer) }));
+    const orders = [...new Set(all.map(({ p }) => p.order))];
+    let depth = seat;
+    const at = new Map<number, number>();
+    for (const k of orders) {
+      at.set(k, depth);
+      depth += Math.max(...all.filter(({ p }) => p.order === k && !p.on).map(({ item }) => item.thickness));
+    }
+    into = depth - stack;
+    for (const { p, item } of all) {
+      const before = p.order === 0 ? (o.mount === "layersIn" ? [] : ["wall"]) : all.filter(({ p: q }) => q.order === p.order - 1 && !q.on).map(({ p: q }) => q.name); // prettier-ignore
+      parts.push({
+        part: p.layer,
+        name: p.name,
+        outline: p.outline,
+        holes: p.holes,
+        item,
+        depth: at.get(p.order)! - (p.on ? item.thickness : 0),
+        front: p.on ? [] : before,
+        behind: p.on ? [p.on] : [],
+      });
+    }
+  }
+  const trim = layers ? mm(v.casing) : o.mount === "flange" ? mm(o.lap) : 0;
+  const half = mm(o.width) / 2;
+  const [low, high] = layers ? [0, gap.head - gap.sill] : [mm(o.sill) - gap.sill, mm(o.sill + o.height) - gap.sill];
+  const outside = (part: PartName, name: string, item: SheetItem, x: Pair, y: Pair, holes: PanelBody["holes"] = []) => parts.push({ part, name, outline: [[x[0], y[0]], [x[1], y[0]], [x[1], y[1]], [x[0], y[1]]], holes, item, depth: -item.thickness, front: [], behind: ["wall"] }); // prettier-ignore
+  const horn = layers && trim > 0 && !gap.door ? trim + mm(v.sillHigh) / 2 : 0;
+  if (layers && trim > 0) {
+    outside("casing", "casing", sheet(v.trimSheet), [-half - trim, half + trim], [0, high + trim], [rectangleHole("light", [-half, half], [-1, high])]); // prettier-ignore
+    if (horn > 0) outside("sill", "sill", sheet(v.sillSheet), [-half - horn, half + horn], [-mm(v.sillHigh), 0]);
+  }
+  const shutter = { left: o.shutters === "left" || o.shutters === "both", right: o.shutters === "right" || o.shutters === "both" }; // prettier-ignore
+  const beside = half + trim;
+  if (shutter.left) outside("shutter", "left shutter", sheet(v.trimSheet), [-beside - half, -beside], [low, high]);
+  if (shutter.right) outside("shutter", "right shutter", sheet(v.trimSheet), [beside, beside + half], [low, high]);
+  const side = (has: boolean): number => Math.max(horn, trim, has ? trim + half : 0);
+  const behind = o.mount === "layersIn" || !layers ? 0 : mm(o.lap) + (o.mount === "layers" && m.thick.length > 1 ? v.fit : 0); // prettier-ignore
+  return {
+    gap,
+    parts,
+    loose: o.mount === "layersIn",
+    reach: { inner: behind, outer: [side(shutter.left), side(shutter.right)], head: trim, sill: horn > 0 ? mm(v.sillHigh) : 0 }, // prettier-ignore
+    into,
+    ...(seed ? { seed } : {}),
+  };
+}
+type Pair = readonly [number, number];
+/** The opening in a wall's layer: as it is seen, or in what lies behind the face as large as what is let in there. Across from the wall's left end, up from the floor. */
+export function holeIn(made: MadeOpening, o: OpeningRow, layer: number): readonly [across: Pair, up: Pair] {
+  const more = o.mount === "layers" && layer > 0 ? made.reach.inner : 0;
+  const { from, to, sill, head, door } = made.gap;
+  return [[from - more, to + more], [door ? sill : sill - more, head + more]]; // prettier-ignore
+}
