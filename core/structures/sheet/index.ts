@@ -5,7 +5,7 @@ import type { Build, OuterWall, Params, StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
 import { sheetDimensions } from "./dimensions";
 import { sheetFrame } from "./frame";
-import { sheetCheck, sheetRemarks, sheetShown } from "./judgement";
+import { sheetCheck, sheetNotes, sheetRemarks, sheetShown } from "./judgement";
 import { onSheetWall, sheetLayout, under } from "./layout";
 import { newOpening } from "./newOpening";
 import { SheetParams, sheetSpec, type SheetValues } from "./parameters";
@@ -61,6 +61,7 @@ export const sheetBuilding: StructureKind = {
     return out;
   },
   remarks: (p, ctx) => sheetRemarks(p as SheetValues, ctx),
+  notes: (p, noted) => sheetNotes(p as SheetValues, noted),
   outerWalls: (p, ctx) => {
     const l = sheetLayout(p as SheetValues, ctx);
     return l.walls.map((w): OuterWall => {

@@ -1,8 +1,9 @@
 import { stackOf, wholeBoards } from "../../carpentry";
 import { nominalMm, parseNominal, textureOf } from "../../lumber";
 import { feet, inches, model, printFeetInches, printMm, printNumber, toPrototype } from "../../units";
-import type { Context, Remark, WallOpening } from "../kind";
+import type { Context, Noted, Remark, WallOpening } from "../kind";
 import { leastPane } from "../layered/openingLayers";
+import { openingNotes } from "../openingNotes";
 import { unusual } from "../unusual";
 import { inLayers } from "./layeredOpenings";
 import { layersOf, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout";
@@ -143,6 +144,30 @@ export function sheetRemarks(v: SheetValues, ctx?: Context): Remark[] {
         });
     });
   return out;
+}
+/** How openings stand to the wall by the way they are mounted, and how they are mounted to stand so. */
+const STANDS = { flange: "proud", behind: "recessed", inside: "flush", built: "flush", layers: "recessed", layersWall: "recessed" } as const; // prettier-ignore
+/** What drawings note of openings and these values have otherwise. */
+export function sheetNotes(v: SheetValues, noted: Noted): Remark[] {
+  const made = v.openings.some(inLayers);
+  const framed = v.openings.map((o) => ({
+    door: o.kind === "door",
+    width: o.width,
+    height: o.height,
+    stands: o.mount === "layersIn" ? (v.reveal > 0 ? ("recessed" as const) : ("flush" as const)) : STANDS[o.mount as keyof typeof STANDS], // prettier-ignore
+    // castings bring their own trim
+    trim: inLayers(o) ? v.casing : undefined,
+  }));
+  return noted.openings.flatMap((n) =>
+    openingNotes(
+      framed.map((o) => ({ ...o, trim: o.trim ?? n.trim })),
+      [n],
+      {
+        mounts: { proud: "flange", recessed: made ? "layers" : "behind", flush: made && v.reveal === 0 ? "layersIn" : "inside" }, // prettier-ignore
+        trim: (wanted) => ({ param: "casing", fix: { label: `Set ${fi(wanted)}`, value: wanted } }),
+      },
+    ),
+  );
 }
 /** The greatest width of a glazing bar that still looks right, prototype mm. Common practice. */
 const HEAVY_BAR = inches(3);

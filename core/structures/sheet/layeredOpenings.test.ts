@@ -8,7 +8,7 @@ import { faultsOf, fullSawn } from "../sound.fixture";
 import { defaultsOf, type Row } from "../spec";
 import { sheetBuilding } from ".";
 import { sheetFrame } from "./frame";
-import { sheetCheck, sheetRemarks } from "./judgement";
+import { sheetCheck, sheetNotes, sheetRemarks } from "./judgement";
 import { sheetSpec, type SheetValues } from "./parameters";
 import { withLayeredOpenings } from "./randomOpenings.fixture";
 
@@ -119,7 +119,7 @@ describe("a door in layers", () => {
 describe("what is refused of openings in layers", () => {
   it.each([
     [{ across: 12, width: inches(12) }, /Opening 1 has no room for its panes; take fewer of them/],
-    [{ across: 11 }, /Opening 1 has panes of 0\.\d+ mm; take fewer/],
+    [{ across: 12 }, /Opening 1 has panes of 0\.\d+ mm; take fewer/],
     [{ at: feet(3.1), shutters: "both" }, /The trim or shutters of opening 1 come .* past the end of their wall/],
     [{ at: feet(3.1), shutters: "right" }, undefined],
     [{ height: feet(6.3) }, /Opening 1 reaches .* and its wall ends at/],
@@ -148,4 +148,21 @@ it("forty buildings with windows and doors in layers, drawn from all that is off
     framed++;
     expect(faultsOf(sheetBuilding.frame(p, ctx)).faults, String(seed)).toEqual([]);
   }
+});
+describe("what a drawing notes of openings", () => {
+  const noted = (over: object) => ({ openings: [{ name: "W1", drawing: "South side", door: false, set: "flush" as const, trim: inches(4), width: feet(3), height: feet(5), ...over }], eaves: [] }); // prettier-ignore
+  const said = (v: SheetValues, over: object) => sheetNotes(v, noted(over)).map((r) => [r.text, r.fix?.value]);
+  it("is compared with how they stand and with their trim, and set by one press", () => {
+    expect(said(house(), {})).toEqual([
+      ["“W1” is noted flush on “South side”, and opening 1, which has its size, is mounted so that it stands recessed.", "inside"], // prettier-ignore
+    ]);
+    expect(said(house({}, { reveal: 0 }), {})[0]![1]).toBe("layersIn");
+    expect(said(house({ mount: "layersIn" }, { reveal: 0 }), {})).toEqual([]);
+    expect(said(house(), { set: "recessed", trim: inches(6) })).toEqual([
+      ["“W1” is noted with trim 0′-6″ wide on “South side”; the frame has casings of 0′-4″.", inches(6)],
+    ]);
+    // another size is another opening; a casting brings its trim along
+    expect(said(house(), { width: feet(4) })).toEqual([]);
+    expect(said(house({ mount: "flange" }), { set: "proud", trim: 0 })).toEqual([]);
+  });
 });
