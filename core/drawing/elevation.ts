@@ -105,13 +105,28 @@ function shownOf(s: Resolved, view: View): Seen {
     outlines.push(outline);
   }
   // of a sheet that faces the eye its contours, without the seams of the parts that it is reckoned in
-  if (s.member.body.shape === "panel" && outlines.length > 1 && Math.abs(dot(s.axes.w, eye)) > FACE_ON)
-    outlines.splice(0, Infinity, ...(contoursOf(outlines) ?? [...outlines]));
+  if (s.member.body.shape === "panel" && outlines.length > 1) {
+    const faced = Math.abs(dot(s.axes.w, eye));
+    const whole = faced > FACE_ON ? contoursOf(outlines) : faced > TURNED_AWAY ? facesSeen(s, view) : undefined;
+    if (whole) outlines.splice(0, Infinity, ...whole);
+  }
   // lines of a sheet's face are outlines of two corners, which enclose nothing
   if (s.member.body.shape === "panel" && s.member.body.texture && dot(s.axes.w, eye) > TURNED_AWAY)
     for (const [a, b] of textureLines(s)) outlines.push([dot(a, right), dot(a, up), dot(b, right), dot(b, up)]);
   const [u, v] = [dot(s.axes.u, right), dot(s.axes.u, up)];
   return new SeenStick(s.id, s.member.role, s.stock, outlines, [near, far, left, low, most, high, u, v]);
+}
+/** Of a sheet that lies aslant its edges that are seen and its face, each without the seams of its parts; undefined where they do not fit together. */
+function facesSeen(s: Resolved, { eye, right, up }: View): number[][] | undefined {
+  const near = dot(s.axes.w, eye) > 0 ? "+w" : "-w";
+  const faces = new Map<string, number[][]>();
+  for (const part of s.parts)
+    for (const f of part.faces)
+      if ((f.tag === near || /^e\d+$/.test(f.tag)) && dot(f.plane.n, eye) > 1e-6)
+        faces.set(f.tag, [...(faces.get(f.tag) ?? []), f.corners.flatMap((c) => [dot(c, right), dot(c, up)])]);
+  const edges = [...faces].sort(([a], [b]) => Number(a === near) - Number(b === near));
+  const out = edges.map(([, parts]) => contoursOf(parts));
+  return out.every((c) => c !== undefined) ? out.flat() : undefined;
 }
 /** What is known of a stick on a drawing beside its outlines: near, far, left, low, right, high, and the direction of its length. */
 export type SeenBox = ArrayLike<number>;

@@ -1,5 +1,6 @@
 import { registerSheets } from "./kindSheets";
 import { buildingSheets } from "./building/buildingSheets";
+import { canopySheets } from "./canopy/canopySheets";
 import { sheetBuildingSheets } from "./sheet/sheetBuildingSheets";
 import { trestleSheets } from "./trestle/trestleSheets";
 
@@ -7,3 +8,4 @@ import { trestleSheets } from "./trestle/trestleSheets";
 registerSheets("trestle", trestleSheets);
 registerSheets("building", buildingSheets);
 registerSheets("sheet", sheetBuildingSheets);
+registerSheets("canopy", canopySheets);

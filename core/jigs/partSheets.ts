@@ -42,13 +42,14 @@ function laidOut(parts: readonly { readonly p: Piece; readonly k: Resolved; read
   const drawn = parts.map(({ p, k, n }) => ({ n, p, ...flat(k) })).sort((a, b) => b.high - a.high || b.wide - a.wide);
   let [x, y, row] = [0, 0, 0];
   for (const d of drawn) {
-    const caption = [`${d.p.mark}${d.n > 1 ? `, ${d.n} ×` : ""}`, d.p.role, `${d.wide.toFixed(2)} × ${printMm(d.high, 2)}`]; // prettier-ignore
+    const caption = [d.p.mark, d.p.role, `${d.wide.toFixed(2)} × ${printMm(d.high, 2)}`];
     const [wide, high] = [Math.max(d.wide, CAPTION), d.high + caption.length * SIZE * 1.5 + 1];
     if (x > 0 && x + wide > WIDE) [x, y, row] = [0, y - row - APART, 0];
     const at = ([px, py]: Vec2): Vec2 => [x + px, y - d.high + py];
     for (const ring of d.rings) cut.push(outline(ring.map(at), "outline", polygonArea(ring) < 0 ? "white" : undefined));
     for (const [a, b] of d.lines) texture.push(line(at(a), at(b), "thin"));
     caption.forEach((c, i) => words.push(text([x, y - d.high - (i + 1) * SIZE * 1.5], c, SIZE)));
+    if (d.n > 1) words.push(text([x + SIZE * (0.7 * d.p.mark.length + 1), y - d.high - SIZE * 1.5], `${d.n} ×`, SIZE));
     x += wide + APART;
     row = Math.max(row, high);
   }

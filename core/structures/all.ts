@@ -1,4 +1,5 @@
 import { building } from "./building";
+import { canopy } from "./canopy";
 import type { StructureKind } from "./kind";
 import { registerKind } from "./registry";
 import { sheetBuilding } from "./sheet";
@@ -15,6 +16,7 @@ export const KINDS: readonly StructureKind[] = [
   truss,
   building,
   sheetBuilding,
+  canopy,
   snowshed,
   traced,
 ];

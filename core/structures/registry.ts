@@ -10,6 +10,7 @@ const LOADERS = {
   truss: async () => (await import("./truss")).truss,
   building: async () => (await import("./building")).building,
   sheet: async () => (await import("./sheet")).sheetBuilding,
+  canopy: async () => (await import("./canopy")).canopy,
   snowshed: async () => (await import("./snowshed")).snowshed,
   traced: async () => (await import("./traced")).traced,
 } as const satisfies Readonly<Record<string, () => Promise<StructureKind>>>;

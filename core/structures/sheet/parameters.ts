@@ -1,10 +1,7 @@
-import { SHEETS, TEXTURES } from "../../lumber";
 import { feet, inches } from "../../units";
 import { batter, choice, count, dto, length, numeric, section, table, type ParamsOf, options, span } from "../spec";
+import { CLEAR_SHEETS, NO_SHEET, PLAIN_SHEETS, TEXTURE_OPTIONS } from "../sheetOptions";
 
-/** Plain sheets by what follows "sheet/": "styrene/40". */
-const plain = SHEETS.filter((s) => !s.texture && s.material !== "clear").map((s) => ({ value: s.id.slice(6), label: s.name })); // prettier-ignore
-const none = { value: "none", label: "none" };
 const [plan, roof, layers, corners, openings, layered] = [
   "Plan",
   "Roof",
@@ -13,7 +10,6 @@ const [plan, roof, layers, corners, openings, layered] = [
   "Openings",
   "Windows and doors in layers",
 ];
-const glass = SHEETS.filter((s) => s.material === "clear").map((s) => ({ value: s.id.slice(6), label: s.name }));
 /** A width of a part of a window or door. */
 const strip = (label: string, def: number, usual: readonly [number, number], help: string, least = 0.5) => length({ group: layered, label, def: inches(def), ...span(inches(least), inches(24), [inches(usual[0]), inches(usual[1])]), help }); // prettier-ignore
 
@@ -82,7 +78,7 @@ export const sheetSpec = {
     group: roof,
     label: "Roof of",
     def: "styrene/40",
-    options: plain,
+    options: PLAIN_SHEETS,
     help: "Plain sheet, to be covered.",
   }),
   ledge: section({ group: roof, label: "Ledge", def: "4×4", help: "Strip inside the walls that a flat roof lies on." }),
@@ -90,7 +86,7 @@ export const sheetSpec = {
     group: layers,
     label: "Face",
     def: "clapboard",
-    options: [none, ...TEXTURES.map((t) => ({ value: t.id, label: t.name }))],
+    options: [NO_SHEET, ...TEXTURE_OPTIONS],
     help: "The textured sheet outside.",
   }),
   facePitch: length({
@@ -104,14 +100,14 @@ export const sheetSpec = {
     group: layers,
     label: "Core",
     def: "styrene/60",
-    options: [none, ...plain],
+    options: [NO_SHEET, ...PLAIN_SHEETS],
     help: "What carries the face.",
   }),
   back: choice({
     group: layers,
     label: "Back",
     def: "none",
-    options: [none, ...plain],
+    options: [NO_SHEET, ...PLAIN_SHEETS],
     help: "A lining that is seen inside.",
   }),
   corner: choice({
@@ -158,11 +154,17 @@ export const sheetSpec = {
   doorBoard: strip("Boards of doors", 5, [3, 10], "Width of each; the nearest scribed sheet is taken.", 1),
   reveal: strip("Reveal of what is pushed in", 2, [0, 8], "From the wall's outside to the frame. Set it with a strip of that thickness as a gauge.", 0), // prettier-ignore
   room: numeric({ group: layered, label: "Room round what is pushed in", unit: "mm", def: 0.05, min: 0, max: 1, usual: [0, 0.2], help: "Model mm on every side, from a test piece cut the same way." }), // prettier-ignore
-  frameSheet: choice({ group: layered, label: "Frames of", def: "styrene/20", options: plain, help: "Also the ledges and braces of doors." }), // prettier-ignore
-  sashSheet: choice({ group: layered, label: "Sashes of", def: "styrene/10", options: plain, help: "Also the faces and backs of doors." }), // prettier-ignore
-  glazing: choice({ group: layered, label: "Glazing of", def: "clear/10", options: glass, help: "Behind all sashes." }),
-  trimSheet: choice({ group: layered, label: "Trim and shutters of", def: "styrene/15", options: plain, help: "On the wall's face." }), // prettier-ignore
-  sillSheet: choice({ group: layered, label: "Sills of", def: "styrene/40", options: plain, help: "They stand out under the trim." }), // prettier-ignore
+  frameSheet: choice({ group: layered, label: "Frames of", def: "styrene/20", options: PLAIN_SHEETS, help: "Also the ledges and braces of doors." }), // prettier-ignore
+  sashSheet: choice({ group: layered, label: "Sashes of", def: "styrene/10", options: PLAIN_SHEETS, help: "Also the faces and backs of doors." }), // prettier-ignore
+  glazing: choice({
+    group: layered,
+    label: "Glazing of",
+    def: "clear/10",
+    options: CLEAR_SHEETS,
+    help: "Behind all sashes.",
+  }),
+  trimSheet: choice({ group: layered, label: "Trim and shutters of", def: "styrene/15", options: PLAIN_SHEETS, help: "On the wall's face." }), // prettier-ignore
+  sillSheet: choice({ group: layered, label: "Sills of", def: "styrene/40", options: PLAIN_SHEETS, help: "They stand out under the trim." }), // prettier-ignore
   openings: table({
     group: openings,
     label: "Openings",
