@@ -129,7 +129,7 @@ program
     sound(design);
     const { loadLinearSolver, planItem, stockLengths, wantedByItem } = await import("../core/cutting");
     const { cutStatuses, serves } = await import("../core/job");
-    const { catalogue } = await import("../core/lumber");
+    const { stockItem } = await import("../core/lumber");
     const drawer = o.drawer ? await readDrawer(o.drawer) : {};
     const done = new Set(
       cutStatuses(design, issues)
@@ -137,10 +137,9 @@ program
         .map((s) => s.stick),
     );
     const lp = await loadLinearSolver();
-    const items = new Map(catalogue(design.scale).map((i) => [i.id, i]));
     const plans = [];
     for (const [id, wanted] of [...wantedByItem(design.pieces, design.doc.cutting, done)].sort()) {
-      const item = items.get(id)!;
+      const item = stockItem(design.scale, id)!;
       const lengths = drawer[id] ?? (o.drawer ? [] : stockLengths(item, design.doc.stock.sticks[id]));
       plans.push(await planItem(item, wanted, lengths, design.doc.cutting, lp));
     }

@@ -1,7 +1,6 @@
 import { nominalOf } from "core/frame";
 import { bothEnds, chosenVariant, furtherWork, whereRanges } from "core/job";
-import { catalogue, lookOf } from "core/lumber";
-import { useMemo } from "react";
+import { lookOf, stockItem } from "core/lumber";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
 import { useTicket } from "~/job/useTicket";
@@ -22,7 +21,6 @@ export function Ticket() {
   const { design, selected, select, doc, statuses, edit } = useJob();
   const { P, M, up, units } = useUnits();
   const { takeBack } = useCutMarks();
-  const items = useMemo(() => new Map(catalogue(design.scale).map((i) => [i.id, i])), [design.scale]);
   const facts = useTicket();
   if (!facts || !selected)
     return (
@@ -116,7 +114,7 @@ export function Ticket() {
         </ul>
       )}
       <dl className="mt-3 text-[15px]">
-        <Pair label="Stock">{items.get(piece.stock)?.name ?? piece.stock}</Pair>
+        <Pair label="Stock">{stockItem(design.scale, piece.stock)?.name ?? piece.stock}</Pair>
         {piece.handOf && <Pair label="Hand">mirror of {piece.handOf}</Pair>}
         <Pair label="Goes to">{placesOf(piece.sticks)}</Pair>
         {cut.length > 0 && (

@@ -2,7 +2,7 @@ import { proxy } from "comlink";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { stockLengths, wantedByItem, type ItemPlan } from "core/cutting";
 import { serves, type CutStatus } from "core/job";
-import { catalogue } from "core/lumber";
+import { stockItem } from "core/lumber";
 import type { Planner, PlanNews, PlanRequest } from "~/workers/planner";
 import { Endable, WorkStopped } from "./Endable";
 import { useJob } from "./JobContext";
@@ -52,13 +52,12 @@ export function usePlan(): {
   const base = fits(planned, done, plans) ? planned : done;
   if (base !== planned) setPlanned(base);
   const requests = useMemo(() => {
-    const items = new Map(catalogue(design.scale).map((i) => [i.id, i]));
     return [...wantedByItem(design.pieces, doc.cutting, base)]
       .sort(([a], [b]) => (a < b ? -1 : 1))
       .map(([id, wanted]): PlanRequest => ({
-        item: items.get(id)!,
+        item: stockItem(design.scale, id)!,
         wanted,
-        lengths: stockLengths(items.get(id)!, doc.stock.sticks[id]),
+        lengths: stockLengths(stockItem(design.scale, id)!, doc.stock.sticks[id]),
         settings: { ...doc.cutting },
       }));
   }, [design, doc, base]);

@@ -1,7 +1,7 @@
 import { planItem, stockLengths, wantedByItem } from "../cutting";
 import { volumeOf } from "../geometry";
 import { designVariant, type JobDoc } from "../job";
-import { catalogue, SERIES } from "../lumber";
+import { lookOf, stockItem, tubeOf } from "../lumber";
 import { findings } from "./findings";
 
 /** A variant of a structure in figures, to be set beside others. */
@@ -28,6 +28,11 @@ export interface Comparison {
 }
 /** g/cm³: basswood and like woods, and polystyrene. From memory. */
 const DENSITY = { wood: 0.42, styrene: 1.05 } as const;
+/** What of a stick's section is material: of a tube its wall. */
+function solidShare(stock: string): number {
+  const tube = tubeOf(stock);
+  return tube ? 1 - (1 - (2 * tube.wall) / tube.width) ** 2 : 1;
+}
 
 /** Every variant of a structure in figures. Sticks are planned largest first, so a longer search may spare one. */
 export function compareVariants(doc: JobDoc, structure: string): Promise<readonly Comparison[]> {
@@ -45,12 +50,10 @@ async function compareVariant(doc: JobDoc, structure: string, variant: string): 
   const one = d.structures[0]!;
   const zero = { variant, pieces: 0, marks: 0, setUps: 0, sticks: 0, price: undefined, glueJoints: 0, weight: 0 };
   if (one.fault) return { ...zero, faults: 1, warnings: 0, remarks: 0, fault: one.fault };
-  const items = new Map(catalogue(d.scale).map((i) => [i.id, i]));
-  const styrene = new Set<string>(SERIES.filter((x) => x.material === "styrene").map((x) => x.id));
   let [sticks, cost, priced] = [0, 0, false];
   const lengths = new Set<string>();
   for (const [id, wanted] of wantedByItem(d.pieces, doc.cutting)) {
-    const item = items.get(id)!;
+    const item = stockItem(d.scale, id)!;
     for (const w of wanted) lengths.add(`${id}|${Math.round(w.length * 50)}`);
     const own = doc.stock.sticks[id];
     const plan = await planItem(item, wanted, stockLengths(item, own), doc.cutting);
@@ -62,8 +65,10 @@ async function compareVariant(doc: JobDoc, structure: string, variant: string): 
     }
   }
   const weight = one.resolved.sticks.reduce((g, k) => {
-    const dense = styrene.has(k.stock.split("/")[0]!) || k.stock === "sheet" ? DENSITY.styrene : DENSITY.wood;
-    return g + (k.stock === "cast" ? 0 : (k.parts.reduce((v, p) => v + volumeOf(p), 0) / 1000) * dense);
+    const dense = lookOf(k.stock) !== "timber" || k.stock === "sheet" ? DENSITY.styrene : DENSITY.wood;
+    return (
+      g + (k.stock === "cast" ? 0 : (k.parts.reduce((v, p) => v + volumeOf(p), 0) / 1000) * dense * solidShare(k.stock))
+    );
   }, 0);
   const found = findings(d).filter(
     (f) => f.aside === undefined && (f.structure === structure || f.structure === undefined),

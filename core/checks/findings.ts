@@ -13,7 +13,7 @@ import { cutLength } from "../cutting";
 import { dot, type Vec2 } from "../geometry";
 import { boundsOf } from "../geometry";
 import { sheetFindings } from "./sheetFindings";
-import { catalogue, otherStock } from "../lumber";
+import { otherStock, stockItem } from "../lumber";
 import { VIEWS } from "../drawing";
 import { longestStick, whereWords, type Design, type StructureDesign } from "../job";
 import { printFeetInches, printMm, printNumber, toPrototype, model, prototype } from "../units";
@@ -237,7 +237,6 @@ function stockFindings(d: Design): Finding[] {
 
 /** Sticks that are longer than any of their stock: those of one role and stock in one structure are one matter, with one remedy. */
 function lengthFindings(d: Design): Finding[] {
-  const items = new Map(catalogue(d.scale).map((i) => [i.id, i]));
   const longestOf = longestStick(d.doc, d.scale);
   const groups = new Map<string, { readonly p: Piece; readonly need: number; readonly longest: number }[]>();
   for (const p of d.pieces) {
@@ -251,7 +250,7 @@ function lengthFindings(d: Design): Finding[] {
   return [...groups.values()].map((all): Finding => {
     const { p, need, longest } = all.reduce((a, b) => (b.need > a.need ? b : a));
     const over = model(need - longest);
-    const name = items.get(p.stock)?.name ?? p.stock;
+    const name = stockItem(d.scale, p.stock)?.name ?? p.stock;
     const sticks = all.flatMap((x) => x.p.sticks);
     const spliced = sticks.flatMap((k) => spliceOf(d, k) ?? []);
     const marks = all.map((x) => x.p.mark);

@@ -1,5 +1,5 @@
 import { entryOf, nominalOf, type Entry } from "../frame";
-import { catalogue, otherStock } from "../lumber";
+import { otherStock, stockName } from "../lumber";
 import { printPrototype, toPrototype } from "../units";
 import type { Design } from "./design";
 import { endWords } from "./sawWords";
@@ -60,7 +60,6 @@ const inThousandths = (e: Entry): Entry =>
 
 /** The cut list of a design: a row for each piece. */
 export function cutRows(d: Design): CutRow[] {
-  const names = new Map(catalogue(d.scale).map((i) => [i.id, i.name]));
   const mm = (n: number): number => Number(n.toFixed(3));
   const theory = theoreticalOf(d);
   return d.pieces.map((p) => ({
@@ -68,7 +67,7 @@ export function cutRows(d: Design): CutRow[] {
     count: p.sticks.length,
     piece: p.role,
     nominal: otherStock(p.stock) ? "" : nominalOf(p.shape.kind, p.nominal),
-    stock: names.get(p.stock) ?? otherStock(p.stock) ?? p.stock,
+    stock: stockName(d.scale, p.stock),
     section_mm: [...p.shape.section]
       .sort((x, y) => x - y)
       .map((x) => x.toFixed(2))

@@ -1,5 +1,5 @@
 import { entryOf, nominalOf, type Entry, type EntryEnd, type EntryNotch, type EntryRip } from "../frame";
-import { catalogue, otherStock } from "../lumber";
+import { otherStock, stockName } from "../lumber";
 import { printPrototype, toPrototype } from "../units";
 import { theoreticalOf } from "./cutList";
 import type { Design } from "./design";
@@ -10,12 +10,6 @@ type Cell = string | number;
 export interface CutTable {
   readonly columns: readonly string[];
   readonly rows: readonly (readonly Cell[])[];
-}
-
-/** Names of stock by id, with what is not cut from sticks. */
-export function stockNames(d: Pick<Design, "scale">): (id: string) => string {
-  const names = new Map(catalogue(d.scale).map((i) => [i.id, i.name]));
-  return (id) => names.get(id) ?? otherStock(id) ?? id;
 }
 
 /**
@@ -31,7 +25,6 @@ export function cutTable(d: Design): CutTable {
   const unit = inches ? "in" : "mm";
   const length = (mm: number): number => (inches ? Number((mm / 25.4).toFixed(4)) : Number(mm.toFixed(2)));
   const degrees = (n: number): number => Number(n.toFixed(2)) + 0;
-  const name = stockNames(d);
   const theory = theoreticalOf(d);
   const end = (cuts: readonly EntryEnd[]): Cell[] => {
     const [first, ...more] = cuts;
@@ -95,7 +88,7 @@ export function cutTable(d: Design): CutTable {
         p.role,
         otherStock(p.stock) ? "" : nominalOf(p.shape.kind, p.nominal),
         p.shape.kind,
-        name(p.stock),
+        stockName(d.scale, p.stock),
         length(entry.thickness),
         length(entry.width),
         length(p.shape.overall),

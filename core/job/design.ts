@@ -1,6 +1,6 @@
 import { emptyFrame, nominalOf, piecesOf, resolve, type IssuedMark, type Piece, type ResolvedFrame } from "../frame";
 import {
-  catalogue,
+  stockItem,
   chooseSheet,
   chooseStock,
   parseNominal,
@@ -136,10 +136,9 @@ function once<T>(f: () => T): Once<T> {
 
 /** The longest piece that can come off a stick of an item, model mm: what the job says of its sticks, else their usual lengths, less the allowance. */
 export function longestStick(doc: JobDoc, scale: Scale): (stock: string) => number {
-  const items = new Map(catalogue(scale).map((i) => [i.id, i]));
   return (stock) => {
     const own = doc.stock.sticks[stock]?.filter((s) => s.count !== 0).map((s) => s.length);
-    return Math.max(0, ...(own?.length ? own : (items.get(stock)?.lengths ?? []))) - doc.cutting.allowance;
+    return Math.max(0, ...(own?.length ? own : (stockItem(scale, stock)?.lengths ?? []))) - doc.cutting.allowance;
   };
 }
 

@@ -1,13 +1,14 @@
+import { stockName } from "../lumber";
 import { nominalOf } from "../frame";
 import { tablePages, type PagePlan, type PaperId, type TableLine } from "../drawing";
-import { bothEnds, furtherWork, stockNames, whereRanges, type Design } from "../job";
+import { bothEnds, furtherWork, whereRanges, type Design } from "../job";
 import { printModel, printPrototype, toPrototype } from "../units";
 import { wordsOf } from "./words";
 
 /** The cut list on paper, by stock: lengths in the job's units, both end cuts, and where the pieces go. */
 export function cutListPages(d: Design, paper: PaperId, date: string): PagePlan {
   const { units } = d.doc.brief;
-  const name = stockNames(d);
+  const name = (id: string): string => stockName(d.scale, id);
   const M = (mm: number): string => printModel(mm as never, units.model, 2);
   const stocks = [...new Set(d.pieces.map((p) => p.stock))].sort((a, b) =>
     name(a).localeCompare(name(b), "en", { numeric: true }),

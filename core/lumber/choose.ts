@@ -1,7 +1,7 @@
 import { toModel, type Scale } from "../units";
 import { matches, matchOf, type Match, type Wanted } from "./match";
 import { sectionOf, type Milling, type Nominal } from "./nominal";
-import { catalogue, type SeriesId } from "./series";
+import { stockItem, type SeriesId } from "./series";
 
 /** What a job has decided about stock: the series it is fitted from, and the sizes picked by hand. */
 export interface StockPolicy {
@@ -35,7 +35,7 @@ export function chooseStock(n: Nominal, name: string, policy: StockPolicy, scale
   const wanted = wantedSection(n, policy.milling, scale);
   const pick = policy.choices[name];
   if (pick) {
-    const item = catalogue(scale).find((i) => i.id === pick.item);
+    const item = stockItem(scale, pick.item);
     if (!item) throw new Error(`Stock "${pick.item}" chosen for ${name} is in no series; choose another in Stock.`);
     return matchOf(item, pick.plies, pick.along, wanted, scale);
   }

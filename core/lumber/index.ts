@@ -7,3 +7,4 @@ export * from "./series";
 export * from "./match";
 export * from "./choose";
 export * from "./sheets";
+export * from "./tubes";

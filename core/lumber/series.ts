@@ -1,10 +1,11 @@
 import { sheetOf } from "./sheets";
+import { tubeOf } from "./tubes";
 import { model, MM_PER_INCH, printFraction, type Model, type Scale } from "../units";
 
 /** Counts up whenever sizes or lengths of the series of sticks or sheets change, so that an issue knows what it was made from. */
 export const CATALOGUE_VERSION = 1;
 
-export type SeriesId = "scale" | "inch" | "metric" | "styrene" | "round";
+export type SeriesId = "scale" | "inch" | "metric" | "styrene" | "round" | "tube";
 /** One thing that is sold: a stick of a series, its section and the lengths it comes in, model mm. */
 export interface StockItem {
   readonly id: string;
@@ -21,13 +22,14 @@ export interface Series {
   readonly material: "wood" | "styrene" | "wood or styrene";
 }
 
-/** The five generic series. Sizes and lengths are common practice. */
+/** The generic series. Sizes and lengths are common practice. */
 export const SERIES: readonly Series[] = [
   { id: "scale", name: "Scale lumber", material: "wood" },
   { id: "inch", name: "Strip wood, inch fractions", material: "wood" },
   { id: "metric", name: "Strip wood, metric", material: "wood" },
   { id: "styrene", name: "Styrene strip, inch thousandths", material: "styrene" },
   { id: "round", name: "Round stock", material: "wood or styrene" },
+  { id: "tube", name: "Tube and pipe", material: "styrene" },
 ];
 
 const SCALE_INCHES = [1, 2, 3, 4, 6, 8, 10, 12, 14, 16, 18];
@@ -108,6 +110,21 @@ function offer(scale: Scale): readonly StockItem[] {
   ];
 }
 
+const known = new Map<string, ReadonlyMap<string, StockItem>>();
+/** A stick or tube of stock by its id at a scale; undefined for what is none. */
+export function stockItem(scale: Scale, id: string): StockItem | undefined {
+  if (id.startsWith("tube/")) return tubeOf(id);
+  const all = catalogue(scale);
+  const key = `${scale.id} ${scale.ratio}`;
+  let items = known.get(key);
+  if (!items) {
+    if (known.size > 8) known.clear();
+    known.set(key, (items = new Map(all.map((i) => [i.id, i]))));
+  }
+  return items.get(id);
+}
+/** What lists call a stock of any sort. */
+export const stockName = (scale: Scale, id: string): string => stockItem(scale, id)?.name ?? otherStock(id) ?? id;
 export type Look = "timber" | "styrene" | "glass";
 const looks = new Map<string, Look>();
 /** How a stock item ("scale/12x12") looks: wood and card, styrene, or what is seen through. A drawing asks for every stick, and its sticks are of a few items. */

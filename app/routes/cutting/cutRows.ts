@@ -1,6 +1,7 @@
 import type { Piece } from "core/frame";
+import { stockName } from "core/lumber";
 import { nominalOf } from "core/frame";
-import { stockNames, whereRanges, whereWords, type CutStatus, type Design } from "core/job";
+import { whereRanges, whereWords, type CutStatus, type Design } from "core/job";
 import { hasWords } from "core/units";
 
 /** How the cut list is parted: by what a piece is, by what it is cut from, by the tray its sticks go into. */
@@ -27,7 +28,7 @@ export function trayOf(assembly: string): string {
 
 /** The rows of a design's cut list, grouped as asked. */
 export function rowsOf(design: Design, statuses: readonly CutStatus[], grouping: Grouping): Row[] {
-  const name = stockNames(design);
+  const name = (id: string): string => stockName(design.scale, id);
   const cut = new Map(statuses.map((s) => [s.stick, s]));
   const assembly = new Map(
     grouping === "tray"

@@ -45,7 +45,7 @@ export default function Stock() {
           <fieldset>
             <legend className="label">Matched from</legend>
             <div className="flex flex-wrap gap-x-4">
-              {SERIES.filter((s) => s.id !== "round").map((s) => (
+              {SERIES.filter((s) => s.id !== "round" && s.id !== "tube").map((s) => (
                 <label key={s.id} className="flex min-h-[28px] items-center gap-1.5 text-[15px]">
                   <input
                     type="checkbox"
