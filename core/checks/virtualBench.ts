@@ -22,7 +22,7 @@ export function cutAsListed(row: Row): Solid[] {
   if (outline) body = bench.taken(outline);
   else {
     const overall = bench.mm(cell("tip_to_tip"));
-    body = bench.stick(overall, cell("form") === "round");
+    body = bench.stick(overall, cell("form") !== "round" ? 0 : /\b(tube|pipe)\b/i.test(cell("stock")) ? TUBE_FLATS : ROUND_FLATS); // prettier-ignore
     const cuts: Plane[] = list("lengthwise_cuts").map((words) => bench.rip(words, overall));
     for (const end of ["a", "b"] as const) {
       const of = (what: string): string => cell(`end_${end}_${what}`);
@@ -45,6 +45,8 @@ function read(words: string, pattern: RegExp): string[] {
   return found.slice(1);
 }
 
+/** How many flats rounds and tubes are drawn with. */
+const [ROUND_FLATS, TUBE_FLATS] = [16, 48];
 class Bench {
   private readonly thick: number;
   private readonly wide: number;
@@ -59,14 +61,15 @@ class Bench {
   mm(x: string): number {
     return Number(x) * this.scale;
   }
-  /** A length of the stock, longer than the piece at both ends. A round one has sixteen flats. */
-  stick(overall: number, round: boolean): Solid {
+  /** A length of the stock, longer than the piece at both ends; a round one by its flats, a tube's with their corners on its circle. */
+  stick(overall: number, flats: number): Solid {
     const spare = overall + 10 * (this.wide + this.thick);
     const [y, z] = [this.wide / 2, this.thick / 2];
-    const r = y / Math.cos(Math.PI / 16);
-    const base = round
-      ? Array.from({ length: 16 }, (_, i): Vec3 => {
-          const t = ((i - 0.5) * Math.PI) / 8;
+    const tube = flats === TUBE_FLATS;
+    const r = tube ? y : y / Math.cos(Math.PI / flats);
+    const base = flats > 0
+      ? Array.from({ length: flats }, (_, i): Vec3 => {
+          const t = ((i - (tube ? 0 : 0.5)) * 2 * Math.PI) / flats;
           return [-spare, y + r * Math.cos(t), z + r * Math.sin(t)];
         })
       : [[0, 0], [2 * y, 0], [2 * y, 2 * z], [0, 2 * z]].map(([a, b]): Vec3 => [-spare, a!, b!]); // prettier-ignore

@@ -5,6 +5,7 @@
  * { kind: "butt", id: "post>cap", a: "post", end: 1, b: "cap", face: "-v", contact: "face" }.
  */
 export * from "./member";
+export * from "./moved";
 export * from "./section";
 export * from "./ring";
 export * from "./axes";

@@ -13,9 +13,11 @@ export function shownEdges(s: Resolved): (readonly [Vec3, Vec3])[] {
     const own = panelEdges(s, s.member.body.thickness);
     if (own) return [...own, ...lines];
   }
+  // a tube is round: its flats have no edges
+  const tube = s.stock.startsWith("tube/");
   const around = s.parts.flatMap((p) =>
     p.faces
-      .filter((f) => f.tag !== "seam")
+      .filter((f) => f.tag !== "seam" && !(tube && f.tag === "round"))
       .flatMap((f) => f.corners.map((c, i) => [c, f.corners[(i + 1) % f.corners.length]!] as const)),
   );
   return [...around, ...lines];

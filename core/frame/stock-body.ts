@@ -26,6 +26,8 @@ const SIDES = ["-w", "+v", "+w", "-v"] as const;
 const spare = (length: number, size: readonly [number, number]): number => 0.5 * length + 12 * Math.max(...size);
 /** Enough flats that a round's polygon is within 2 % of its circle, with one towards +v, -v, +w and -w. */
 const FLATS = 16;
+/** Of a tube: its corners lie on its circle, one towards +v, -v, +w and -w, so that what is wrapped round it lies on its flats. */
+export const TUBE_FLATS = 48;
 
 /** The corners of a v × w box at a station of the axes, counter-clockwise seen against u: -w side first. */
 function rectangle(x: Axes, u: number, centre: readonly [number, number], size: readonly [number, number]): Vec3[] {
@@ -133,12 +135,15 @@ export function stockBodies(m: Member): StockBody[] {
   if (body.shape === "round") {
     const x = axesOf(body);
     const s = spare(workLength(m), [body.diameter, body.diameter]);
-    const r = body.diameter / 2 / Math.cos(Math.PI / FLATS);
-    const base = Array.from({ length: FLATS }, (_, i) => {
-      const t = ((i - 0.5) * 2 * Math.PI) / FLATS;
+    const tube = body.stock.startsWith("tube/");
+    const flats = tube ? TUBE_FLATS : FLATS;
+    const r = body.diameter / 2 / (tube ? 1 : Math.cos(Math.PI / FLATS));
+    const base = Array.from({ length: flats }, (_, i) => {
+      const t = ((i - (tube ? 0 : 0.5)) * 2 * Math.PI) / flats;
       return fromLocal(x, [-s, r * Math.cos(t), r * Math.sin(t)]);
     });
-    const tags = base.map((_, i) => ({ 0: "+v", 4: "+w", 8: "-v", 12: "-w" })[i] ?? "round");
+    const named: Readonly<Record<number, string>> = tube ? {} : { 0: "+v", 4: "+w", 8: "-v", 12: "-w" };
+    const tags = base.map((_, i) => named[i] ?? "round");
     const parts = () => [prism(base, scale(x.u, workLength(m) + 2 * s), tags)];
     return [{ id: m.id, stock: body.stock, size: [body.diameter, body.diameter], centre: [0, 0], parts }];
   }

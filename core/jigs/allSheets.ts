@@ -2,6 +2,7 @@ import { registerSheets } from "./kindSheets";
 import { buildingSheets } from "./building/buildingSheets";
 import { canopySheets } from "./canopy/canopySheets";
 import { sheetBuildingSheets } from "./sheet/sheetBuildingSheets";
+import { tubeSheets } from "./tubes/tubeSheets";
 import { trestleSheets } from "./trestle/trestleSheets";
 
 // kinds that are built on more than a template of each build
@@ -9,3 +10,4 @@ registerSheets("trestle", trestleSheets);
 registerSheets("building", buildingSheets);
 registerSheets("sheet", sheetBuildingSheets);
 registerSheets("canopy", canopySheets);
+registerSheets("tubes", tubeSheets);

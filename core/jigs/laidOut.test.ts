@@ -14,6 +14,10 @@ const IN_PLACE: Readonly<Record<string, readonly string[]>> = {
   truss: [],
   building: ["plank", "collar tie", "roof board", "ridge cap", "mudsill", "longitudinal brace", "eave bracket", "purlin", "purlin post"], // prettier-ignore
   snowshed: ["purlin", "roof plank"],
+  sheet: [],
+  canopy: [],
+  // round ones have patterns to wrap, not places on a board
+  tubes: ["tube", "wrap", "hoop"],
   traced: ["purlin"],
 };
 const words = (d: Drawing, layers: readonly string[]): string[] =>

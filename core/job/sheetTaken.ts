@@ -8,8 +8,10 @@ export interface SheetTaken {
   readonly wide: number;
   readonly net: number;
 }
-/** What one panel takes of its sheet; its face is measured on the side that is larger where an edge is bevelled. Undefined for what is no panel. */
+/** What one panel takes of its sheet, or what is bent of one; its face is measured on the side that is larger where an edge is bevelled. Undefined for what is neither. */
 export function sheetTaken(shape: PieceShape): SheetTaken | undefined {
+  if (shape.kind === "bent")
+    return { long: shape.overall, wide: shape.section[0], net: shape.overall * shape.section[0] };
   if (shape.kind !== "panel") return undefined;
   const { outline, notches, overall, width } = entryOf(shape);
   if (!outline || "corners" in outline) return { long: overall, wide: width, net: overall * width };

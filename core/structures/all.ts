@@ -6,6 +6,7 @@ import { sheetBuilding } from "./sheet";
 import { snowshed } from "./snowshed";
 import { traced } from "./traced";
 import { trestleBent } from "./trestle";
+import { tubes } from "./tubes";
 import { truss } from "./truss";
 import { wholeTrestle } from "./whole-trestle";
 
@@ -17,6 +18,7 @@ export const KINDS: readonly StructureKind[] = [
   building,
   sheetBuilding,
   canopy,
+  tubes,
   snowshed,
   traced,
 ];

@@ -16,6 +16,7 @@ export interface PanelSeed {
   readonly bevel?: readonly number[];
   readonly holes?: PanelBody["holes"];
   readonly loose?: boolean;
+  readonly grounded?: boolean;
   /** A sheet that is sold, and what is on its face; plain sheet of that thickness where it does not say. */
   readonly stock?: string;
   readonly texture?: NonNullable<PanelBody["texture"]>;
@@ -32,6 +33,7 @@ export const panelMember = (structure: string, s: PanelSeed): Member => ({
   nominal: [0, 0],
   ends: [undefined, undefined],
   ...(s.loose ? { loose: true } : {}),
+  ...(s.grounded ? { grounded: true } : {}),
   ...(s.texture ? { turning: s.texture.turns ? "face" : "none" } : {}),
   ...(s.over ? { over: s.over } : {}),
   body: {

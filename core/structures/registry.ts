@@ -11,6 +11,7 @@ const LOADERS = {
   building: async () => (await import("./building")).building,
   sheet: async () => (await import("./sheet")).sheetBuilding,
   canopy: async () => (await import("./canopy")).canopy,
+  tubes: async () => (await import("./tubes")).tubes,
   snowshed: async () => (await import("./snowshed")).snowshed,
   traced: async () => (await import("./traced")).traced,
 } as const satisfies Readonly<Record<string, () => Promise<StructureKind>>>;

@@ -1,5 +1,5 @@
-import type { Frame, Member } from "../../../frame";
-import { dot, type Vec3 } from "../../../geometry";
+import { moved } from "../../../frame";
+import type { Vec3 } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { trestleFrame } from "../../whole-trestle/frame";
 import { trestleLayout } from "../../whole-trestle/layout";
@@ -31,23 +31,4 @@ export function stand(b: Builder, l: BuildingLayout): void {
         bFace: "+v",
         contact: "gap",
       });
-}
-/** A frame moved as a whole. */
-function moved(f: Frame, by: Vec3): Frame {
-  const p = (q: Vec3): Vec3 => [q[0] + by[0], q[1] + by[1], q[2] + by[2]];
-  const body = (x: Member["body"]): Member["body"] => {
-    switch (x.shape) {
-      case "panel":
-        return { ...x, origin: p(x.origin) };
-      case "run":
-        return { ...x, rings: x.rings.map((r) => ({ ...r, at: p(r.at) })) };
-      default:
-        return { ...x, a: p(x.a), b: p(x.b) };
-    }
-  };
-  return {
-    ...f,
-    members: f.members.map((m) => ({ ...m, body: body(m.body) })),
-    datums: Object.fromEntries(Object.entries(f.datums).map(([k, d]) => [k, { n: d.n, d: d.d + dot(d.n, by) }])),
-  };
 }
