@@ -190,9 +190,9 @@ describe("the command line", () => {
     expect(existsSync(data)).toBe(false);
     const seeded = spawnSync(process.execPath, ["--import", "tsx", "scripts/seed.ts"], { env: { ...process.env, CARDO_DATA: data } }); // prettier-ignore
     expect(seeded.status).toBe(0);
-    expect(JSON.parse(cardo("backup", zip, "--data", data).out)).toMatchObject({ cardo: "backup", jobs: 12 });
+    expect(JSON.parse(cardo("backup", zip, "--data", data).out)).toMatchObject({ cardo: "backup", jobs: 14 });
     expect(cardo("backup", zip, "--data", data).err).toBe(`cardo: ${zip} is there already. Name another file.`);
-    expect(JSON.parse(cardo("restore", zip, "--data", data).out)).toMatchObject({ jobs: 12, before: "cardo.before-restore-1.sqlite" }); // prettier-ignore
+    expect(JSON.parse(cardo("restore", zip, "--data", data).out)).toMatchObject({ jobs: 14, before: "cardo.before-restore-1.sqlite" }); // prettier-ignore
     expect(cardo("restore", JOB, "--data", data)).toMatchObject({ status: 2, err: "cardo: The file is no backup of Cardo's, or it breaks off or is damaged. Choose another." }); // prettier-ignore
     writeFileSync(join(data, "server.lock"), String(process.pid));
     expect(cardo("restore", zip, "--data", data).err).toBe(`cardo: Cardo is serving ${data}. Stop it first, or restore from its Shelf.`); // prettier-ignore

@@ -73,6 +73,8 @@ for (const job of [
   "Tool house",
   "Section houses",
   "Company store",
+  "Agent's cottage",
+  "Silos at Cray siding",
 ])
   // prettier-ignore
   test(`axe finds nothing on any stage or tab of “${job}”`, async ({ page }) => {

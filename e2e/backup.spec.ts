@@ -18,7 +18,7 @@ test("everything is backed up and restored from the Shelf: what came between is 
     await new Promise((up) => server.stdout.once("data", up));
     await page.goto(`http://127.0.0.1:${port}/`);
     await page.getByRole("button", { name: "Back up or restore" }).click();
-    await expect(page.getByText(/A backup is one file with everything: 12 jobs/)).toBeVisible();
+    await expect(page.getByText(/A backup is one file with everything: 14 jobs/)).toBeVisible();
     const [download] = await Promise.all([
       page.waitForEvent("download"),
       page.getByRole("link", { name: "Download a backup" }).click(),
@@ -31,7 +31,7 @@ test("everything is backed up and restored from the Shelf: what came between is 
     await page.getByRole("button", { name: "New job" }).click();
     await page.getByRole("main", { name: "Brief" }).waitFor();
     await page.goto(`http://127.0.0.1:${port}/`);
-    await expect(page.getByText("13 jobs")).toBeVisible();
+    await expect(page.getByText("15 jobs")).toBeVisible();
 
     await page.getByRole("button", { name: "Back up or restore" }).click();
     const input = page.getByLabel("Backup", { exact: true });
@@ -41,11 +41,11 @@ test("everything is backed up and restored from the Shelf: what came between is 
     await page.getByRole("button", { name: "Restore it" }).click();
     await expect(page.getByText("The file is no backup of Cardo's, or it breaks off or is damaged. Choose another.")).toBeVisible(); // prettier-ignore
     await input.setInputFiles(file);
-    await expect(page.getByText(/All 13 jobs on this shelf give way to what is in/)).toBeVisible();
+    await expect(page.getByText(/All 15 jobs on this shelf give way to what is in/)).toBeVisible();
     await page.getByRole("button", { name: "Restore it" }).click();
-    await expect(page.getByText(/^12 jobs are back as of .* What was here before is kept as cardo\.before-restore-1\.sqlite\.$/)).toBeVisible(); // prettier-ignore
+    await expect(page.getByText(/^14 jobs are back as of .* What was here before is kept as cardo\.before-restore-1\.sqlite\.$/)).toBeVisible(); // prettier-ignore
     await page.getByRole("button", { name: "Close" }).click();
-    await expect(page.getByText("12 jobs", { exact: true })).toBeVisible();
+    await expect(page.getByText("14 jobs", { exact: true })).toBeVisible();
     await expect(page.getByText("Made in between")).toHaveCount(0);
     expect(readdirSync(data)).toContain("cardo.before-restore-1.sqlite");
     // its drawings are there, tiles and all

@@ -21,6 +21,8 @@ if (!existsSync(stamp)) {
     "snowshed",
     "depot",
     "company-store",
+    "agents-cottage",
+    "silos",
     "section-houses",
     "summit-snowshed",
     "ore-bin",

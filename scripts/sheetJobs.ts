@@ -3,27 +3,31 @@ import { emptyJob, newStructure, type JobDoc } from "../core/job";
 import { kindOf } from "../core/structures";
 import { feet, inches } from "../core/units";
 
-const window = (wall: string, at: number, width: number, height: number, sill: number) => ({ wall, kind: "window", at: feet(at), width: feet(width), height: feet(height), sill: feet(sill), mount: "flange", lap: inches(4) }); // prettier-ignore
-const door = (wall: string, at: number, width: number, height: number) => ({ ...window(wall, at, width, height, 0), kind: "door", mount: "inside", lap: 0 }); // prettier-ignore
+type Row = Readonly<Record<string, unknown>>;
+const window = (wall: string, at: number, width: number, height: number, sill: number, over: Row = {}): Row => ({ wall, kind: "window", at: feet(at), width: feet(width), height: feet(height), sill: feet(sill), mount: "layers", lap: inches(4), style: "hung", across: 2, up: 2, shutters: "none", ...over }); // prettier-ignore
+const door = (wall: string, at: number, width: number, height: number, style: string, over: Row = {}): Row => ({ ...window(wall, at, width, height, 0), kind: "door", style, across: 2, up: 1, ...over }); // prettier-ignore
+const start = (kind: string, name: string) => kindOf(kind).starts!.find((s) => s.name === name)!.params;
 
-/** The railway's company store: brick sheet on a core of board, a flat roof behind its parapet, shop windows and a row of sashes over them. */
+/** The railway's company store: brick sheet on a core of board, a flat roof behind its parapet, shop windows and an awning over them, a row of sashes above. */
 export function companyStore(): JobDoc {
   const job = emptyJob("Company store");
-  const block = kindOf("sheet").starts!.find((s) => s.name === "Brick-faced block, flat roof")!;
   const sashes = [5, 35 / 3, 55 / 3, 25];
+  const shop = { style: "fixed", across: 3, up: 1 };
   const store = newStructure("sheet", "store", "Store", {
-    ...block.params,
+    ...start("sheet", "Brick-faced block, flat roof"),
     parapet: feet(3),
+    casing: 0,
     openings: [
-      window("front", 7, 8, 7, 2),
-      door("front", 15, 4, 9),
-      window("front", 23, 8, 7, 2),
+      window("front", 7, 8, 7, 2, shop),
+      door("front", 15, 4, 9, "glazed"),
+      window("front", 23, 8, 7, 2, shop),
       ...sashes.map((at) => window("front", at, 3, 6, 14)),
       ...[6, 15, 25, 34].flatMap((at) => [window("right", at, 3, 5, 3.5), window("right", at, 3, 6, 14)]),
-      door("back", 8, 6, 8),
+      door("back", 8, 6, 8, "split"),
       ...sashes.map((at) => window("back", at, 3, 6, 14)),
     ],
   });
+  const awning = newStructure("canopy", "awning", "Awning", { length: feet(28), depth: feet(6), height: feet(10.5), fall: 1.5, lights: 4, rodRise: feet(5), rod: "⌀2" }); // prettier-ignore
   return {
     ...job,
     brief: {
@@ -41,6 +45,83 @@ export function companyStore(): JobDoc {
         },
       ],
     },
-    structures: [store],
+    structures: [
+      { ...store, place: { x: 0, y: 0, z: 0, turn: 0 } },
+      // on the front wall: the block is 40 ft deep, 140 mm
+      { ...awning, place: { x: 0, y: -70, z: 0, turn: 0 } },
+    ],
+  };
+}
+
+/** The agent's cottage: clapboards on a core between corner posts, windows in layers with their shutters, a canopy over the door. */
+export function agentsCottage(): JobDoc {
+  const job = emptyJob("Agent's cottage");
+  const cottage = newStructure("sheet", "cottage", "Cottage", {
+    length: feet(28),
+    width: feet(18),
+    wallHeight: feet(10.5),
+    rise: 8,
+    corner: "post",
+    cornerPost: "10×10",
+    openings: [
+      window("front", 6, 2.5, 5, 2.5, { shutters: "both" }),
+      door("front", 14, 3, 7, "panel", { up: 2 }),
+      window("front", 22, 2.5, 5, 2.5, { shutters: "both" }),
+      window("right", 9, 3, 5, 2.5, { style: "casement", across: 1, up: 3 }),
+      window("left", 5, 2.5, 5, 2.5),
+      window("left", 13, 2.5, 5, 2.5),
+      window("back", 7, 2, 3, 4.5, { style: "fixed" }),
+      door("back", 18, 3, 7, "split"),
+    ],
+  });
+  const canopy = newStructure("canopy", "canopy", "Canopy over the door", { held: "brackets", length: feet(6), depth: feet(3.5), height: feet(8.25), fall: 0, frames: 2, margin: inches(3), inset: feet(1), edgeHigh: inches(8), rib: "2×4", ledger: "2×4", bracket: "3×3", bracketFall: feet(2.5) }); // prettier-ignore
+  return {
+    ...job,
+    brief: {
+      ...job.brief,
+      railroad: "Pellam Notch Railway",
+      place: "Behind the depot, its front to the yard.",
+      spotLength: 130,
+      spotDepth: 110,
+      era: "Summer 1909",
+      decisions: [{ id: "posts", what: "Corner posts of 10×10", reason: "Clapboards on their core are 2.54 mm: an 8×8 would stand behind them." }], // prettier-ignore
+    },
+    structures: [
+      { ...cottage, place: { x: 0, y: 0, z: 0, turn: 0 } },
+      { ...canopy, place: { x: 0, y: -31.5, z: 0, turn: 0 } },
+    ],
+  };
+}
+
+/** The silos at Cray siding: four tubes of pipe with panels between, a deck and the headhouse on it, and a shelter over the loading track's platform. */
+export function silos(): JobDoc {
+  const job = emptyJob("Silos at Cray siding");
+  const row = newStructure("tubes", "silos", "Silos", {
+    ...start("tubes", "Concrete silos with a headhouse"),
+    tubes: 3,
+    pipe: "pipe/75",
+    diameter: feet(21.5),
+    height: feet(52),
+    houseLength: feet(44),
+    houseOpenings: [window("front", 8, 3, 4, 3), window("front", 22, 3, 4, 3), window("front", 36, 3, 4, 3), door("right", 6, 3, 7, "boards")], // prettier-ignore
+  });
+  const shelter = newStructure("canopy", "shelter", "Shelter", { ...start("canopy", "Canopy on posts with lights"), length: feet(30), depth: feet(9), lights: 4, height: feet(14) }); // prettier-ignore
+  return {
+    ...job,
+    brief: {
+      ...job.brief,
+      railroad: "Pellam Notch Railway",
+      place: "Between the siding and the cliff; the pipe is 75 mm drain pipe that was there.",
+      spotLength: 260,
+      spotDepth: 130,
+      era: "Summer 1909",
+      decisions: [
+        { id: "three", what: "Three tubes, not four", reason: "The cliff leaves 230 mm; the tubes stay full size." },
+      ],
+    },
+    structures: [
+      { ...row, place: { x: 0, y: 0, z: 0, turn: 0 } },
+      { ...shelter, place: { x: 0, y: -38, z: 0, turn: 0 } },
+    ],
   };
 }

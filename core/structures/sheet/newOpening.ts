@@ -4,8 +4,8 @@ import type { Row } from "../spec";
 import { WALLS } from "./layout";
 import { sheetSpec, type SheetValues } from "./parameters";
 
-/** What is kept free beside a new opening, to a corner and to its neighbours, prototype mm. */
-const CLEAR = feet(1.5);
+/** What is kept free beside a new opening, to a corner and to its neighbours, prototype mm: room for any mounting, trim and shutters. */
+const CLEAR = feet(2);
 
 /** A new opening: like the last one, else the usual window, in the first free place of its wall or of the next; lower where the wall is. Undefined for another table. */
 export function newOpening(v: SheetValues, path: string): Params | undefined {

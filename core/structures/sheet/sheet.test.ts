@@ -223,17 +223,17 @@ describe("what is said of a building of sheet", () => {
     expect((back as unknown as SheetValues).openings[0]!.sill).toBe(inches(30));
   });
   it("a new opening stands in the first free place of its wall, then of the next", () => {
-    let v = house({ width: feet(8), length: feet(11) });
+    let v = house({ width: feet(8), length: feet(12) });
     for (const [wall, at] of [
-      ["front", 3],
-      ["front", 7.5],
-      ["right", 3],
-      ["back", 3],
+      ["front", 3.5],
+      ["front", 8.5],
+      ["right", 3.5],
+      ["back", 3.5],
     ] as const) {
       const row = sheetBuilding.newRow!(v, "openings") as unknown as SheetValues["openings"][number];
       expect([row.wall, row.at / feet(1)]).toEqual([wall, expect.closeTo(at, 9)]);
       v = { ...v, openings: [...v.openings, row] };
-      if (wall === "front" && at === 7.5) expect(sheetCheck(v, HO)).toEqual([]);
+      if (wall === "front" && at === 8.5) expect(sheetCheck(v, HO)).toEqual([]);
     }
     expect(sheetBuilding.newRow!(v, "wings")).toBeUndefined();
     const low = sheetBuilding.newRow!(house({ wallHeight: feet(6) }), "openings") as unknown as SheetValues["openings"][number]; // prettier-ignore
