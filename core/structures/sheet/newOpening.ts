@@ -1,3 +1,4 @@
+import { NEAR } from "../../geometry";
 import { feet, inches } from "../../units";
 import type { Params } from "../kind";
 import type { Row } from "../spec";
@@ -16,8 +17,10 @@ export function newOpening(v: SheetValues, path: string): Params | undefined {
   const first = WALLS.indexOf(like.wall as never);
   for (const wall of [...WALLS.slice(first), ...WALLS.slice(0, first)]) {
     const length = wall === "front" || wall === "back" ? v.length : v.width;
-    for (let at = CLEAR + like.width / 2; at <= length - CLEAR - like.width / 2; at += inches(6)) {
-      const taken = v.openings.some((o) => o.wall === wall && Math.abs(o.at - at) < (o.width + like.width) / 2 + CLEAR);
+    for (let at = CLEAR + like.width / 2; at <= length - CLEAR - like.width / 2 + NEAR; at += inches(6)) {
+      const taken = v.openings.some(
+        (o) => o.wall === wall && Math.abs(o.at - at) < (o.width + like.width) / 2 + CLEAR - NEAR,
+      );
       if (!taken) return { ...like, wall, at, height };
     }
   }
