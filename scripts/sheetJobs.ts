@@ -17,6 +17,10 @@ export function companyStore(): JobDoc {
     ...start("sheet", "Brick-faced block, flat roof"),
     parapet: feet(3),
     casing: 0,
+    lintel: inches(10),
+    stoneSill: inches(5),
+    quoins: inches(13.75),
+    coping: "styrene/40",
     openings: [
       window("front", 7, 8, 7, 2, shop),
       door("front", 15, 4, 9, "glazed"),
@@ -27,7 +31,7 @@ export function companyStore(): JobDoc {
       ...sashes.map((at) => window("back", at, 3, 6, 14)),
     ],
   });
-  const awning = newStructure("canopy", "awning", "Awning", { length: feet(28), depth: feet(6), height: feet(10.5), fall: 1.5, lights: 4, rodRise: feet(5), rod: "⌀2" }); // prettier-ignore
+  const awning = newStructure("canopy", "awning", "Awning", { length: feet(26.5), depth: feet(6), height: feet(10.75), fall: 1.5, lights: 4, rodRise: feet(5), rod: "⌀2" }); // prettier-ignore
   return {
     ...job,
     brief: {

@@ -42,6 +42,11 @@ const curve = {
 const platform = { kind: "platform", side: "front", at: 0, length: feet(24), depth: feet(8), height: inches(-6) };
 const bay = { kind: "bay", side: "front", at: feet(6), length: feet(12), depth: feet(3), height: feet(8) };
 const stair = { side: "front", at: feet(6), out: feet(8), width: feet(4), level: inches(-6), tread: inches(10), riser: inches(7.5) }; // prettier-ignore
+const sheetWindow = { wall: "front", kind: "window", at: feet(12), width: feet(3), height: feet(5), sill: feet(2.5), mount: "layers", lap: inches(4), style: "hung", across: 2, up: 2, shutters: "none" }; // prettier-ignore
+const sheetIn = (id: string, values: Values): JobDoc => {
+  const doc = job("sheet", { openings: [sheetWindow], ...values });
+  return { ...doc, brief: { ...doc.brief, scale: { id, ratio: scaleOf(id).ratio } } };
+};
 const inScale = (id: string, values: Values): JobDoc => {
   const doc = job("building", building(values));
   return { ...doc, brief: { ...doc.brief, scale: { id, ratio: scaleOf(id).ratio } } };
@@ -190,6 +195,27 @@ const CASES: readonly Case[] = [
       /^The inside is seen, and with the last wall on neither brush nor hand reaches it: leave the roof or a wall off until it is done, or let the roof lift off\.$/,
     level: "remark",
     mended: job("building", building({ interior: true, leftOff: "roof" })),
+  },
+  {
+    name: "26: a glazing bar too thin to survive, made wider",
+    bad: sheetIn("HO", { leastBar: 0.5 }),
+    words: /^Glazing bars of 0′-1 1\/4″ are 0\.36 mm and are cut 0\.50 mm wide, the least that survives: .* Up to 0\.87 mm \(0′-3″\) they still look right\.$/, // prettier-ignore
+    level: "remark",
+    mended: sheetIn("O", { leastBar: 0.5 }),
+  },
+  {
+    name: "26: a glazing bar that survives is too thick for the scale",
+    bad: sheetIn("N", { leastBar: 0.6, length: feet(40), width: feet(30) }),
+    words: /too heavy for the scale, where 0\.48 mm \(0′-3″\) is the most that looks right: print them on the glazing, or take a casting\.$/, // prettier-ignore
+    level: "warning",
+    mended: sheetIn("N", { leastBar: 0.2, length: feet(40), width: feet(30) }),
+  },
+  {
+    name: "33: a lamp over a rib that closes its hole",
+    bad: job("canopy", { lights: 3 }),
+    words: /^Light 2 is over a rib, which closes its hole from below\./,
+    level: "warning",
+    mended: job("canopy", { lights: 4 }),
   },
   {
     name: "26: strips thinner than material stands",

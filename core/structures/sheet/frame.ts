@@ -8,6 +8,7 @@ import { wallLines } from "../wallLines";
 import { timberOf, type Timber } from "../timber";
 import { holeIn, type MadeOpening, type PartName } from "./layeredOpenings";
 import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
+import { coping, quoins } from "./masonry";
 import type { SheetValues } from "./parameters";
 
 const ROLES = { face: ["facing", "FS"], core: ["core sheet", "WC"], back: ["lining sheet", "WB"] } as const;
@@ -25,6 +26,8 @@ export function sheetFrame(v: SheetValues, ctx: Context): Frame {
   const b = builder(ctx.structure);
   for (const w of l.walls) wall(b, l, ctx, w);
   corners(b, l, ctx);
+  quoins(b, l, ctx, (w) => layerId(l, ctx, w, 0));
+  if (v.roof === "flat") coping(b, l, ctx, (w, i) => layerId(l, ctx, w, i));
   if (v.roof === "flat") flatRoof(b, l, ctx);
   else if (v.roof !== "none") slopes(b, l, ctx);
   return b.frame();
@@ -62,7 +65,7 @@ function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
   });
   for (const { row, opening } of w.made) openingParts(b, l, ctx, w, row, opening);
 }
-const LETTERS: Readonly<Record<PartName, string>> = { frame: "WF", "upper sash": "US", "lower sash": "LS", sash: "SA", glazing: "GL", "door face": "DF", "door back": "DB", boards: "BD", "lower boards": "BD", "upper boards": "BD", ledge: "DL", brace: "DX", casing: "CA", sill: "SI", shutter: "ST" }; // prettier-ignore
+const LETTERS: Readonly<Record<PartName, string>> = { frame: "WF", "upper sash": "US", "lower sash": "LS", sash: "SA", glazing: "GL", "door face": "DF", "door back": "DB", boards: "BD", "lower boards": "BD", "upper boards": "BD", ledge: "DL", brace: "DX", casing: "CA", sill: "SI", shutter: "ST", lintel: "LI", "stone sill": "SS" }; // prettier-ignore
 const PART_ROLES: Readonly<Partial<Record<PartName, string>>> = { frame: "opening frame", boards: "door boards", "lower boards": "door boards", "upper boards": "door boards", ledge: "door ledge", brace: "door brace", sill: "window sill" }; // prettier-ignore
 /** The layers, trim and shutters of an opening, glued to what lies before and behind them. */
 function openingParts(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, row: number, o: MadeOpening): void {

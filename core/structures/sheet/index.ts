@@ -80,6 +80,7 @@ export const sheetBuilding: StructureKind = {
   newRow: (p, path) => newOpening(p as SheetValues, path),
   about: ({ id }) => {
     const [, place] = id.split("/");
+    if (place === "quoins" || place === "coping") return ["Masonry"];
     return place === "roof" ? ["Roof"] : place?.startsWith("corner-") ? ["Corners"] : ["Layers", "Openings", "Plan"];
   },
   follow: (p, path) => {

@@ -50,6 +50,10 @@ export function sheetCheck(v: SheetValues, ctx?: Context): string[] {
   const ledge = v.roof === "flat" ? Math.min(...Object.values(ctx.stock(v.ledge).section)) : 0;
   if (Math.min(l.long, l.wide) < 2 * block + 2 * ledge + 1)
     return [`Walls ${printMm(l.stack, 2)} thick leave no room inside ${fi(Math.min(v.length, v.width))}; make it larger, or the layers thinner.`]; // prettier-ignore
+  if (v.quoins > 0 && Math.min(l.long, l.wide) < 2 * (l.mm(v.quoinLong) + l.roof.thickness))
+    return [`Quoins ${fi(v.quoinLong)} long meet on a wall of ${fi(Math.min(v.length, v.width))}; make them shorter.`]; // prettier-ignore
+  if (v.roof === "flat" && v.coping !== "none" && Math.min(l.long, l.wide) < 2 * (l.stack + l.mm(v.copingOver)) + 1)
+    return [`Parapet caps that overhang ${fi(v.copingOver)} meet over ${fi(Math.min(v.length, v.width))}; let them overhang less.`]; // prettier-ignore
   for (const w of l.walls) out.push(...openingFaults(l, w, block, ctx));
   return out;
 }
@@ -71,6 +75,9 @@ function openingFaults(l: SheetLayout, w: SheetWall, corner: number, ctx: Contex
       out.push(`${number(opening.gap.name)} has ${pane > 0 ? `panes of ${printMm(pane, 2)}` : "no room for its panes"}; take fewer of them, narrower stiles and bars, or a larger opening.`); // prettier-ignore
     const { from, to, name } = opening.gap;
     const past = Math.min(from - opening.reach.outer[0], w.length - to - opening.reach.outer[1]);
+    const quoin = l.v.quoins > 0 ? l.mm(l.v.quoinLong) + LEAST_STRIP : 0;
+    if (past >= 0 && past < quoin && opening.parts.some((x) => x.depth < 0))
+      out.push(`What is on the face round ${number(name).toLowerCase()} meets the quoins, which reach ${fi(l.v.quoinLong)} from the corner; move it in.`); // prettier-ignore
     if (past < 0 && Math.min(from, w.length - to) >= 0)
       out.push(`The trim or shutters of ${number(name).toLowerCase()} come ${p(-past)} past the end of their wall; move it in, or leave them out on that side.`); // prettier-ignore
   }
@@ -214,6 +221,20 @@ export function sheetShown(v: SheetValues, path: string): boolean {
       if (column === "shutters") return row.kind === "window";
       return true;
     }
+    case "stoneLap":
+      return v.lintel > 0 || v.stoneSill > 0;
+    case "quoinLong":
+    case "quoinShort":
+      return v.quoins > 0;
+    case "stoneSheet":
+      return v.lintel > 0 || v.stoneSill > 0 || v.quoins > 0;
+    case "coping":
+      return v.roof === "flat";
+    case "copingOver":
+      return v.roof === "flat" && v.coping !== "none";
+    case "lintel":
+    case "stoneSill":
+      return v.openings.length > 0;
     case "casing":
     case "sillHigh":
     case "sillSheet":

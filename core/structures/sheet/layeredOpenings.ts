@@ -9,7 +9,7 @@ import type { SheetValues } from "./parameters";
 
 type OpeningRow = SheetValues["openings"][number];
 export const inLayers = (o: Pick<OpeningRow, "mount">): boolean => o.mount.startsWith("layers");
-export type PartName = LayerName | "casing" | "sill" | "shutter";
+export type PartName = LayerName | "casing" | "sill" | "shutter" | "lintel" | "stone sill";
 
 /** A sheet part of an opening: x from its middle, y from its foot, and how far its outer face lies in from the wall's outside. Model mm. */
 export interface OpeningPart {
@@ -101,7 +101,7 @@ export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpeni
       });
     }
   }
-  const trim = layers ? mm(v.casing) : o.mount === "flange" ? mm(o.lap) : 0;
+  const trim = layers ? mm(v.casing) : 0;
   const half = mm(o.width) / 2;
   const [low, high] = layers ? [0, gap.head - gap.sill] : [mm(o.sill) - gap.sill, mm(o.sill + o.height) - gap.sill];
   const outside = (part: PartName, name: string, item: SheetItem, x: Pair, y: Pair, holes: PanelBody["holes"] = []) => parts.push({ part, name, outline: [[x[0], y[0]], [x[1], y[0]], [x[1], y[1]], [x[0], y[1]]], holes, item, depth: -item.thickness, front: [], behind: ["wall"] }); // prettier-ignore
@@ -110,17 +110,26 @@ export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpeni
     outside("casing", "casing", sheet(v.trimSheet), [-half - trim, half + trim], [0, high + trim], [rectangleHole("light", [-half, half], [-1, high])]); // prettier-ignore
     if (horn > 0) outside("sill", "sill", sheet(v.sillSheet), [-half - horn, half + horn], [-mm(v.sillHigh), 0]);
   }
+  // what has no trim may have stone over and under it
+  const bare = !layers || trim === 0;
+  const lap = half + mm(v.stoneLap);
+  const [over, below] = [bare ? mm(v.lintel) : 0, bare && !gap.door ? mm(v.stoneSill) : 0];
+  if (over > 0) outside("lintel", "lintel", sheet(v.stoneSheet), [-lap, lap], [high, high + over]);
+  if (below > 0) outside("stone sill", "stone sill", sheet(v.stoneSheet), [-lap, lap], [low - below, low]);
   const shutter = { left: o.shutters === "left" || o.shutters === "both", right: o.shutters === "right" || o.shutters === "both" }; // prettier-ignore
   const beside = half + trim;
   if (shutter.left) outside("shutter", "left shutter", sheet(v.trimSheet), [-beside - half, -beside], [low, high]);
   if (shutter.right) outside("shutter", "right shutter", sheet(v.trimSheet), [beside, beside + half], [low, high]);
-  const side = (has: boolean): number => Math.max(horn, trim, has ? trim + half : 0);
+  // a flange stands out past the hole
+  const grow = half - (gap.to - gap.from) / 2;
+  const side = (has: boolean): number =>
+    grow + Math.max(horn, trim, has ? trim + half : 0, over > 0 || below > 0 ? mm(v.stoneLap) : 0);
   const behind = o.mount === "layersIn" || !layers ? 0 : mm(o.lap) + (o.mount === "layers" && m.thick.length > 1 ? v.fit : 0); // prettier-ignore
   return {
     gap,
     parts,
     loose: o.mount === "layersIn",
-    reach: { inner: behind, outer: [side(shutter.left), side(shutter.right)], head: trim, sill: horn > 0 ? mm(v.sillHigh) : 0 }, // prettier-ignore
+    reach: { inner: behind, outer: [side(shutter.left), side(shutter.right)], head: Math.max(layers ? trim : 0, over > 0 ? high + over - (gap.head - gap.sill) : 0), sill: Math.max(horn > 0 ? mm(v.sillHigh) : 0, below > 0 ? below - low : 0) }, // prettier-ignore
     into,
     ...(seed ? { seed } : {}),
   };

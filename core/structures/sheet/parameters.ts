@@ -10,6 +10,7 @@ const [plan, roof, layers, corners, openings, layered] = [
   "Openings",
   "Windows and doors in layers",
 ];
+const masonry = "Masonry";
 /** A width of a part of a window or door. */
 const strip = (label: string, def: number, usual: readonly [number, number], help: string, least = 0.5) => length({ group: layered, label, def: inches(def), ...span(inches(least), inches(24), [inches(usual[0]), inches(usual[1])]), help }); // prettier-ignore
 
@@ -137,6 +138,15 @@ export const sheetSpec = {
     help: "Of the walls under the eaves.",
   }),
   fit: numeric({ group: openings, label: "Fit round a casting", unit: "mm", def: 0.1, min: 0, max: 2, usual: [0.05, 0.4], help: "Model mm left free on every side." }), // prettier-ignore
+  lintel: stone("Lintels, height", "Over openings without trim. 0 leaves them out."),
+  stoneSill: stone("Stone sills, height", "Under windows without trim. 0 leaves them out."),
+  stoneLap: length({ group: masonry, label: "Lintels and sills reach past by", def: inches(6), ...span(feet(0), feet(4), [inches(2), feet(1.5)]), help: "On each side of the opening." }), // prettier-ignore
+  quoins: stone("Quoins, height of each", "Staggered, turned round every corner. 0 leaves them out."),
+  quoinLong: length({ group: masonry, label: "Quoins, long side", def: inches(18), ...span(inches(4), feet(6), [inches(10), feet(3)]), help: "Over the face, by turns on either wall." }), // prettier-ignore
+  quoinShort: length({ group: masonry, label: "Quoins, short side", def: inches(9), ...span(inches(2), feet(6), [inches(5), feet(2)]), help: "On the other wall." }), // prettier-ignore
+  stoneSheet: choice({ group: masonry, label: "Lintels, sills and quoins of", def: "styrene/15", options: PLAIN_SHEETS, help: "On the wall's face." }), // prettier-ignore
+  coping: choice({ group: masonry, label: "Parapet caps of", def: "none", options: [NO_SHEET, ...PLAIN_SHEETS], help: "On the walls round a flat roof, mitred at the corners." }), // prettier-ignore
+  copingOver: length({ group: masonry, label: "Parapet caps overhang by", def: inches(2), ...span(feet(0), feet(3), [inches(0.5), inches(8)]), help: "On both sides of the wall." }), // prettier-ignore
   bar: strip("Glazing bars", 1.25, [0.75, 3], "Width between two panes."),
   leastBar: numeric({ group: layered, label: "Least width that survives", unit: "mm", def: 0.35, min: 0.1, max: 3, usual: [0.25, 1], help: "Model mm that your knife or cutter leaves standing. What would be narrower is made so wide." }), // prettier-ignore
   stile: strip("Stiles and rails", 2.5, [1.5, 6], "Of sashes and doors; a sash's meeting rail too."),
@@ -194,6 +204,10 @@ export const sheetSpec = {
     },
   }),
 };
+/** A height of what is laid on the face, in stone or brick. */
+function stone(label: string, help: string) {
+  return length({ group: "Masonry", label, def: feet(0), ...span(feet(0), feet(5), [feet(0), feet(2)]), help });
+}
 function foot(wall: string) {
   return length({
     group: plan,

@@ -26,5 +26,13 @@ export function withLayeredOpenings(params: Params, random: () => number): Param
       shutters: random() < 0.6 ? "none" : of("shutters"),
     };
   });
-  return { ...params, openings: rows };
+  const stone = (): number => (random() < 0.5 ? 0 : inches(6 + Math.floor(random() * 10)));
+  return {
+    ...params,
+    openings: rows,
+    lintel: stone(),
+    stoneSill: stone(),
+    quoins: stone(),
+    coping: random() < 0.5 ? "none" : "styrene/40",
+  };
 }
