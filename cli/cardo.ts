@@ -227,6 +227,33 @@ program
   });
 
 program
+  .command("stl <job>")
+  .description("each piece that is one solid as STL, to be printed or cast from")
+  .requiredOption("--out <dir>", "folder to write into")
+  .option("--marks <marks>", "only these marks, parted by commas")
+  .action(async (job: string, o: { out: string; marks?: string }) => {
+    const { stlOf } = await import("../core/drawing/stl");
+    const { design } = await readDesign(job);
+    const marks = o.marks?.split(",").map((m) => m.trim());
+    const strange = marks?.filter((m) => !design.pieces.some((p) => p.mark === m)) ?? [];
+    if (strange.length > 0) throw new BadInput(`No piece has the mark ${strange.join(", ")}; \`cardo pieces ${job}\` lists them.`); // prettier-ignore
+    const { makeFolder } = await import("../app/data/folder.server");
+    onto(o.out, () => makeFolder(resolve(o.out)));
+    const sticks = new Map(sound(design).structures.flatMap((s) => s.resolved.sticks.map((k) => [k.id, k] as const)));
+    const [written, left]: [string[], string[]] = [[], []];
+    for (const p of design.pieces) {
+      if (marks && !marks.includes(p.mark)) continue;
+      const bytes = stlOf(sticks.get(p.sticks[0]!)!, `${p.mark} ${p.role}`);
+      if (!bytes) left.push(p.mark);
+      else {
+        onto(join(o.out, `${p.mark}.stl`), () => writeFileSync(join(o.out, `${p.mark}.stl`), bytes));
+        written.push(`${p.mark}.stl`);
+      }
+    }
+    print({ written, left });
+  });
+
+program
   .command("check <job>")
   .description("findings as JSON")
   .action(async (job: string) => {
@@ -372,7 +399,7 @@ try {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
   else if (e instanceof CommanderError)
     fail(
-      `${e.code === "commander.help" ? "No command was given." : e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, lines, find, check, fit, rafters, stairs, backup and restore.`,
+      `${e.code === "commander.help" ? "No command was given." : e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, stl, lines, find, check, fit, rafters, stairs, backup and restore.`,
       2,
     );
   else fail((e as Error).message, 2);

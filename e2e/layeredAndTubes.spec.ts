@@ -1,5 +1,6 @@
 import { expect, test, type Page } from "@playwright/test";
 import { execFileSync } from "node:child_process";
+import { readFileSync } from "node:fs";
 
 /** A new job with a start framed in it, its parameters unfolded. */
 async function framed(page: Page, name: string, start: string): Promise<void> {
@@ -85,4 +86,17 @@ test("an awning by its figures: the board is smaller by its edges, a column notc
   await stage(page, "Jigs");
   // 20 ft is 70 mm, less twice 1.143
   expect(await printed(page)).toContain("67.71 mm");
+});
+
+test("a piece is saved as a solid from its ticket", async ({ page }) => {
+  await framed(page, "Solid", "Canopy on rods");
+  await page.getByRole("tab", { name: "Piece and findings" }).click();
+  await page.locator('[data-stick$="/board"]').first().click({ position: { x: 60, y: 8 } });
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save as STL" }).click();
+  const file = await (await download).path();
+  // 84 bytes of head and 50 for each of at least twelve triangles
+  const bytes = readFileSync(file);
+  expect(bytes.length).toBe(84 + 50 * bytes.readUInt32LE(80));
+  expect(bytes.readUInt32LE(80)).toBeGreaterThanOrEqual(12);
 });

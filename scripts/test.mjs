@@ -4,7 +4,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from "node:f
 import { install, works } from "./setup.mjs";
 
 install();
-for (const [program, name] of [["chromium", "chromium"], ["qpdf", "qpdf"], ["pdftoppm", "poppler-utils"], ["rsvg-convert", "librsvg2-bin"]]) provide(() => existsSync(`/usr/bin/${program}`), name); // prettier-ignore
+for (const [program, name] of [["chromium", "chromium"], ["qpdf", "qpdf"], ["pdftoppm", "poppler-utils"], ["rsvg-convert", "librsvg2-bin"], ["admesh", "admesh"]]) provide(() => existsSync(`/usr/bin/${program}`), name); // prettier-ignore
 provide(() => works("/usr/bin/python3", ["-c", "import ezdxf"]), "python3-ezdxf");
 
 /** Installs a Debian package where that can be done; the tests that need it say so where it cannot. */

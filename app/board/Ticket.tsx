@@ -1,6 +1,9 @@
 import { nominalOf } from "core/frame";
 import { bothEnds, chosenVariant, furtherWork, whereRanges } from "core/job";
-import { lookOf, stockItem } from "core/lumber";
+import { lookOf, stockName } from "core/lumber";
+import { toast } from "sonner";
+import { askDrafter } from "~/job/framer";
+import { fileName, saveFile } from "~/job/saveFile";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
 import { useTicket } from "~/job/useTicket";
@@ -18,7 +21,7 @@ const MOST_WORK = 6;
 
 /** The ticket of the stick that is pointed at: the same wherever a piece is named. */
 export function Ticket() {
-  const { design, selected, select, doc, statuses, edit } = useJob();
+  const { design, selected, select, doc, statuses, edit, ask } = useJob();
   const { P, M, up, units } = useUnits();
   const { takeBack } = useCutMarks();
   const facts = useTicket();
@@ -48,6 +51,12 @@ export function Ticket() {
       v.overrides[path] = { ...v.overrides[path], omit: true };
     });
     select(undefined);
+  };
+  const saveStl = async (): Promise<void> => {
+    const bytes = await askDrafter((w) => w.stl(ask, selected));
+    if (bytes)
+      saveFile(new Blob([bytes as BlobPart], { type: "model/stl" }), fileName(`${doc.name} ${piece.mark}`, "stl")); // prettier-ignore
+    else toast(`${piece.mark} is not one closed body; take it to pieces first.`);
   };
   return (
     <section aria-label={`Ticket of ${piece.mark}`}>
@@ -114,7 +123,7 @@ export function Ticket() {
         </ul>
       )}
       <dl className="mt-3 text-[15px]">
-        <Pair label="Stock">{stockItem(design.scale, piece.stock)?.name ?? piece.stock}</Pair>
+        <Pair label="Stock">{stockName(design.scale, piece.stock)}</Pair>
         {piece.handOf && <Pair label="Hand">mirror of {piece.handOf}</Pair>}
         <Pair label="Goes to">{placesOf(piece.sticks)}</Pair>
         {cut.length > 0 && (
@@ -130,11 +139,18 @@ export function Ticket() {
           </Pair>
         )}
       </dl>
-      {structure && (
-        <button className="link mt-2 text-[15px]" onClick={leaveOut}>
-          Leave this stick out
-        </button>
-      )}
+      <p className="mt-2 flex flex-wrap gap-x-4 text-[15px]">
+        {structure && (
+          <button className="link min-h-6" onClick={leaveOut}>
+            Leave this stick out
+          </button>
+        )}
+        {shape.kind !== "bent" && (
+          <button className="link min-h-6" onClick={() => void saveStl()}>
+            Save as STL
+          </button>
+        )}
+      </p>
     </section>
   );
 }

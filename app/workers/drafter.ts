@@ -1,4 +1,5 @@
 import { pageSvg, type PaperId, type PdfFonts } from "core/drawing";
+import { stlOf } from "core/drawing/stl";
 import { jigDxf, jigSheets, jigSvg, pagesOf, type JigSheet } from "core/jigs";
 import { designHash, type Design } from "core/job";
 import { designFor, type Ask } from "./heldDesigns";
@@ -37,6 +38,11 @@ export const drafter = {
       fileName: s.fileName,
     }));
     return { hash: designHash(await designFor(ask)), sheets };
+  },
+  /** A stick as a solid to print or to cast from; undefined where it is no closed surface. */
+  async stl(ask: Ask, stick: string): Promise<Uint8Array | undefined> {
+    const found = (await designFor(ask)).structures.flatMap((s) => s.resolved.sticks).find((k) => k.id === stick);
+    return found && stlOf(found, found.member.role);
   },
   /** A page of a sheet, both counted from 0; the last one where there are fewer. */
   async page(ask: Ask, date: string, paper: PaperId, sheet: number, page: number): Promise<SheetPage | undefined> {
