@@ -73,7 +73,7 @@ export const sheetBuilding: StructureKind = {
         out: w.n,
         length: w.length,
         height: top - w.foot,
-        openings: w.gaps.map((g) => ({ ...g, sill: g.sill - w.foot, head: g.head - w.foot })),
+        openings: w.gaps.map((g) => ({ ...g, name: g.name.replace("opening", "Opening "), sill: g.sill - w.foot, head: g.head - w.foot })), // prettier-ignore
       };
     });
   },
