@@ -1,6 +1,6 @@
 import earcut from "earcut";
-import { contoursOf, cross, sub, type Vec3 } from "../geometry";
-import { toLocal, type Resolved } from "../frame";
+import { cross, sub, type Vec3 } from "../geometry";
+import { faceContours, toLocal, type Resolved } from "../frame";
 
 type Triangle = readonly [Vec3, Vec3, Vec3];
 
@@ -18,7 +18,8 @@ export function surfaceOf(s: Resolved): Triangle[] | undefined {
       return c.slice(2).map((p, i): Triangle => [c[0]!, c[i + 1]!, p]);
     });
   if (s.member.body.shape !== "panel") return undefined;
-  const [lower, upper] = [loops(s, "-w"), loops(s, "+w")];
+  const { thickness } = s.member.body;
+  const [lower, upper] = [cornersOf(faceContours(s, "-w", thickness)), cornersOf(faceContours(s, "+w", thickness))];
   if (!lower || !upper || lower.length !== upper.length) return undefined;
   const out: Triangle[] = [...capped(lower, true), ...capped(upper, false)];
   for (const ring of lower) {
@@ -33,21 +34,14 @@ export function surfaceOf(s: Resolved): Triangle[] | undefined {
   }
   return out;
 }
-/** Contours of a sheet's face in its own axes, outer ones counter-clockwise seen from +w, holes clockwise. */
-function loops(s: Resolved, tag: "-w" | "+w"): Vec3[][] | undefined {
-  const faces = s.parts.flatMap((p) => p.faces.filter((f) => f.tag === tag));
-  const flat = faces.map((f) => f.corners.flatMap((c) => toLocal(s.axes, c).slice(0, 2)));
-  const turned = tag === "+w" ? flat : flat.map((f) => f.map((_, i) => f[f.length - 2 - i + 2 * (i % 2)]!));
-  const w = toLocal(s.axes, faces[0]!.corners[0]!)[2];
-  return contoursOf(turned)?.map((c) => {
-    const ring = Array.from({ length: c.length / 2 }, (_, i): Vec3 => [c[2 * i]!, c[2 * i + 1]!, w]);
-    // a point on a straight edge is no corner
-    return ring.filter((p, i) => {
+/** The contours without the points on straight edges, which are no corners. */
+const cornersOf = (rings: readonly Vec3[][] | undefined): Vec3[][] | undefined =>
+  rings?.map((ring) =>
+    ring.filter((p, i) => {
       const [a, b] = [ring[(i + ring.length - 1) % ring.length]!, ring[(i + 1) % ring.length]!];
       return Math.abs((p[0] - a[0]) * (b[1] - a[1]) - (p[1] - a[1]) * (b[0] - a[0])) > 1e-6 * apart(a, b);
-    });
-  });
-}
+    }),
+  );
 const flatArea = (r: readonly Vec3[]): number => r.reduce((sum, p, i) => { const q = r[(i + 1) % r.length]!; return sum + p[0] * q[1] - q[0] * p[1]; }, 0) / 2; // prettier-ignore
 const apart = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1]);
 /** The corner of a ring that lies over a point of the other face. */

@@ -22,18 +22,18 @@ export function shownEdges(s: Resolved): (readonly [Vec3, Vec3])[] {
   );
   return [...around, ...lines];
 }
+/** The contours of a sheet's face in its own axes, outer ones counter-clockwise seen against w, holes clockwise; undefined where its parts do not fit together. */
+export function faceContours(s: Resolved, tag: "-w" | "+w", thickness: number): Vec3[][] | undefined {
+  const faces = s.parts.flatMap((p) => p.faces.filter((f) => f.tag === tag));
+  const flat = faces.map((f) => f.corners.flatMap((c) => toLocal(s.axes, c).slice(0, 2)));
+  // seen from its own outside the lower face runs the other way
+  const turned = tag === "+w" ? flat : flat.map((f) => f.map((_, i) => f[f.length - 2 - i + 2 * (i % 2)]!));
+  const w = tag === "+w" ? thickness : 0;
+  return contoursOf(turned)?.map((c) => Array.from({ length: c.length / 2 }, (_, i): Vec3 => [c[2 * i]!, c[2 * i + 1]!, w])); // prettier-ignore
+}
 /** Both faces' contours, and what joins their corners. */
 function panelEdges(s: Resolved, thickness: number): (readonly [Vec3, Vec3])[] | undefined {
-  const loops = (tag: "-w" | "+w"): Vec3[][] | undefined => {
-    const faces = s.parts.flatMap((p) => p.faces.filter((f) => f.tag === tag));
-    const flat = faces.map((f) => f.corners.flatMap((c) => toLocal(s.axes, c).slice(0, 2)));
-    // seen from its own outside the lower face runs the other way
-    const turned = tag === "+w" ? flat : flat.map((f) => f.map((_, i) => f[f.length - 2 - i + 2 * (i % 2)]!));
-    const w = tag === "+w" ? thickness : 0;
-    return contoursOf(turned)?.map((c) =>
-      Array.from({ length: c.length / 2 }, (_, i) => fromLocal(s.axes, [c[2 * i]!, c[2 * i + 1]!, w])),
-    );
-  };
+  const loops = (tag: "-w" | "+w") => faceContours(s, tag, thickness)?.map((r) => r.map((p) => fromLocal(s.axes, p)));
   const [lower, upper] = [loops("-w"), loops("+w")];
   if (!lower || !upper) return undefined;
   const around = [...lower, ...upper].flatMap((l) => l.map((p, i) => [p, l[(i + 1) % l.length]!] as const));

@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
-import type { Frame, PanelBody, ResolvedFrame } from "../../frame";
-import { boundsOf, dot, polygonArea, volumeOf, type Vec3 } from "../../geometry";
+import type { ResolvedFrame } from "../../frame";
+import { boundsOf, dot, polygonArea, type Vec3 } from "../../geometry";
 import { MM_PER_INCH, feet, inches, scaleOf } from "../../units";
 import { contextOf, valuesFrom } from "../fromSpec.fixture";
+import { near, panelIn, reachOf, roleCounts, volumeIn } from "../placed.fixture";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { defaultsOf, type Row } from "../spec";
 import { canopy } from ".";
@@ -16,51 +17,44 @@ const MM = (ft: number): number => (ft * 304.8) / HO.scale.ratio;
 const thou = (n: number): number => (n / 1000) * MM_PER_INCH;
 const awning = (over: Partial<Record<keyof CanopyValues, unknown>> = {}): CanopyValues =>
   ({ ...defaultsOf(canopySpec), fall: 0, ...over }) as unknown as CanopyValues;
-const panel = (f: Frame, id: string): PanelBody => f.members.find((m) => m.id === `t/${id}`)!.body as PanelBody;
 const sound = (v: CanopyValues, ctx = HO): ResolvedFrame => {
   expect(canopyCheck(v, ctx)).toEqual([]);
   const { faults, resolved } = faultsOf(canopyFrame(v, ctx));
   expect(faults).toEqual([]);
   return resolved;
 };
-const box = (r: ResolvedFrame, id: string): readonly (readonly [number, number])[] => {
-  const { min, max } = boundsOf(r.byMember.get(`t/${id}`)![0]!.parts);
-  return [0, 1, 2].map((k) => [min[k]!, max[k]!] as const);
-};
-const near = (...pairs: readonly (readonly [number, number])[]) => pairs.map((p) => p.map((x) => expect.closeTo(x, 6)));
-const count = (f: Frame): Record<string, number> => f.members.reduce<Record<string, number>>((n, m) => ({ ...n, [m.role]: (n[m.role] ?? 0) + 1 }), {}); // prettier-ignore
 
 describe("a canopy", () => {
   it("has its parts counted: board, three edges of two sheets, ledger, five ribs and five rods", () => {
-    expect(count(canopyFrame(awning(), HO))).toEqual({ "canopy board": 1, "edge facing": 3, "edge backing": 3, ledger: 1, rib: 5, rod: 5 }); // prettier-ignore
-    expect(count(canopyFrame(awning({ edges: "front", edgeBacking: "none", held: "brackets" }), HO))).toEqual({ "canopy board": 1, "edge facing": 1, ledger: 1, rib: 5, "bracket upright": 5, "bracket brace": 5 }); // prettier-ignore
-    expect(count(canopyFrame(awning({ edges: "none", held: "posts", frames: 3 }), HO))).toEqual({ "canopy board": 1, ledger: 1, rib: 3, post: 3 }); // prettier-ignore
-    expect(count(canopyFrame(awning({ edges: "none", held: "wall" }), HO))).toEqual({ "canopy board": 1, ledger: 1, rib: 5 }); // prettier-ignore
+    expect(roleCounts(canopyFrame(awning(), HO))).toEqual({ "canopy board": 1, "edge facing": 3, "edge backing": 3, ledger: 1, rib: 5, rod: 5 }); // prettier-ignore
+    expect(roleCounts(canopyFrame(awning({ edges: "front", edgeBacking: "none", held: "brackets" }), HO))).toEqual({ "canopy board": 1, "edge facing": 1, ledger: 1, rib: 5, "bracket upright": 5, "bracket brace": 5 }); // prettier-ignore
+    expect(roleCounts(canopyFrame(awning({ edges: "none", held: "posts", frames: 3 }), HO))).toEqual({ "canopy board": 1, ledger: 1, rib: 3, post: 3 }); // prettier-ignore
+    expect(roleCounts(canopyFrame(awning({ edges: "none", held: "wall" }), HO))).toEqual({ "canopy board": 1, ledger: 1, rib: 5 }); // prettier-ignore
   });
   it("whose edge is .015 on .030 in takes .045 in off each covered edge of its board", () => {
-    const [x, y, z] = box(sound(awning()), "board");
+    const [x, y, z] = reachOf(sound(awning()), "board");
     expect(x![1] - x![0]).toBeCloseTo(84 - 2 * 1.143, 6);
     expect(y).toEqual(near([-24.5 + 1.143, 0])[0]);
     expect(z).toEqual(near([38.5, 38.5 + thou(40)])[0]);
     // covered in front alone it keeps its length
-    const [wide, deep] = box(sound(awning({ edges: "front" })), "board");
+    const [wide, deep] = reachOf(sound(awning({ edges: "front" })), "board");
     expect(wide).toEqual(near([-42, 42])[0]);
     expect(deep![0]).toBeCloseTo(-23.357, 6);
   });
   it("has its edges in a box of faces and in it a box of backings", () => {
     const r = sound(awning());
     const z: readonly [number, number] = [38.5 + thou(40) - MM(1), 38.5 + thou(40)];
-    expect(box(r, "front/face")).toEqual(near([-42, 42], [-24.5, -24.5 + thou(15)], z));
-    expect(box(r, "front/backing")).toEqual(near([-42 + thou(15), 42 - thou(15)], [-24.5 + thou(15), -24.5 + thou(45)], z)); // prettier-ignore
-    expect(box(r, "right/face")).toEqual(near([42 - thou(15), 42], [-24.5 + thou(15), 0], z));
-    expect(box(r, "left/backing")).toEqual(near([-42 + thou(15), -42 + thou(45)], [-24.5 + thou(45), 0], z));
+    expect(reachOf(r, "front/face")).toEqual(near([-42, 42], [-24.5, -24.5 + thou(15)], z));
+    expect(reachOf(r, "front/backing")).toEqual(near([-42 + thou(15), 42 - thou(15)], [-24.5 + thou(15), -24.5 + thou(45)], z)); // prettier-ignore
+    expect(reachOf(r, "right/face")).toEqual(near([42 - thou(15), 42], [-24.5 + thou(15), 0], z));
+    expect(reachOf(r, "left/backing")).toEqual(near([-42 + thou(15), -42 + thou(45)], [-24.5 + thou(45), 0], z));
   });
   it("mirrored is itself: what is right is what is left", () => {
     const r = sound(awning({ fall: 3, lights: 4, lightMargin: feet(4) }));
     const middles = (role: string): number[] => r.sticks.filter((k) => k.member.role === role).map((k) => { const { min, max } = boundsOf(k.parts); return Number(((min[0] + max[0]) / 2).toFixed(6)) + 0; }).sort((a, b) => a - b); // prettier-ignore
     for (const role of ["rib", "rod", "edge facing"])
       expect(middles(role)).toEqual(middles(role).map((x) => 0 - x).sort((a, b) => a - b)); // prettier-ignore
-    const area = (id: string): number => polygonArea(panel(canopyFrame(awning({ fall: 3 }), HO), id).outline);
+    const area = (id: string): number => polygonArea(panelIn(canopyFrame(awning({ fall: 3 }), HO), id).outline);
     expect(area("right/face")).toBeCloseTo(area("left/face"), 9);
     expect(area("right/face")).toBeGreaterThan(0);
   });
@@ -68,7 +62,7 @@ describe("a canopy", () => {
     const v = awning({ fall: 4 });
     const r = sound(v);
     const cos = 3 / Math.sqrt(10);
-    const b = panel(canopyFrame(v, HO), "board");
+    const b = panelIn(canopyFrame(v, HO), "board");
     // along the slope less the edge
     expect(Math.max(...b.outline.map((p) => -p[1]))).toBeCloseTo(24.5 / cos - 1.143, 6);
     for (const id of ["board", "right/face", "left/backing"]) {
@@ -89,8 +83,7 @@ describe("a canopy", () => {
     const r = sound(
       awning({ fall: 0, lights: 0, columns: [{ at: feet(9), width: feet(1), deep: inches(6) }] as Row[] }),
     );
-    const volume = (id: string): number => r.byMember.get(`t/${id}`)![0]!.parts.reduce((s, p) => s + volumeOf(p), 0);
-    expect(volume("board")).toBeCloseTo(((84 - 2.286) * (24.5 - 1.143) - MM(1) * MM(0.5)) * thou(40), 4);
+    expect(volumeIn(r, "board")).toBeCloseTo(((84 - 2.286) * (24.5 - 1.143) - MM(1) * MM(0.5)) * thou(40), 4);
     // the ledger goes round the column
     const ledger = r.sticks.filter((k) => k.member.role === "ledger").map((k) => { const { min, max } = boundsOf(k.parts); return [min[0], max[0]]; }); // prettier-ignore
     expect(ledger).toEqual(near([-42 + 1.143, -42 + MM(8.5)], [-42 + MM(9.5), 42 - 1.143]));
@@ -105,7 +98,7 @@ describe("a canopy", () => {
       expect(b - a).toBeCloseTo(wide, 6);
       expect(a).toBeCloseTo(-51 + i * (wide + (102 - 5 * wide) / 4), 3);
     });
-    const lamps = panel(canopyFrame(awning({ lights: 6, lightMargin: feet(2) }), HO), "board").holes;
+    const lamps = panelIn(canopyFrame(awning({ lights: 6, lightMargin: feet(2) }), HO), "board").holes;
     const middles = lamps.map((h) => (Math.min(...h.outline.map((p) => p[0])) + Math.max(...h.outline.map((p) => p[0]))) / 2); // prettier-ignore
     // 84 − 2 × 7 = 70 in five spaces
     middles.forEach((x, i) => expect(x).toBeCloseTo(-35 + 14 * i, 6));

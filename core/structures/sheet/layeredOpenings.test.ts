@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
-import type { Frame, PanelBody } from "../../frame";
-import { boundsOf } from "../../geometry";
+import type { Frame } from "../../frame";
 import { stream } from "../../cutting/stream";
 import { MM_PER_INCH, feet, inches, scaleOf } from "../../units";
 import { contextOf, valuesFrom } from "../fromSpec.fixture";
+import { near, panelIn, reachOf } from "../placed.fixture";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { defaultsOf, type Row } from "../spec";
 import { sheetBuilding } from ".";
@@ -18,16 +18,14 @@ const usual = Object.fromEntries(Object.entries(sheetSpec.openings.columns).map(
 /** 24 × 16 ft in HO with one window 3 × 5 ft in the middle of its front: 10.5 × 17.5 mm, its foot at 8.75. Walls .040 on .060. */
 const house = (row: Row = {}, over: Partial<Record<keyof SheetValues, unknown>> = {}): SheetValues =>
   ({ ...defaultsOf(sheetSpec), openings: [{ ...usual, at: feet(12), sill: feet(2.5), mount: "layers", ...row }], ...over }) as unknown as SheetValues; // prettier-ignore
-const panel = (f: Frame, id: string): PanelBody => f.members.find((m) => m.id === `t/${id}`)!.body as PanelBody;
 /** From where to where a part reaches: x from the middle of the front, depth from its outside (inwards), height over the floor. */
 function box(v: SheetValues, ...ids: readonly string[]): readonly (readonly [number, number])[] {
   expect(sheetCheck(v, HO)).toEqual([]);
   const { faults, resolved } = faultsOf(sheetFrame(v, HO));
   expect(faults).toEqual([]);
-  const { min, max } = boundsOf(ids.flatMap((id) => resolved.byMember.get(`t/${id}`)![0]!.parts));
-  return [0, 1, 2].map((k) => [min[k]! + (k === 1 ? 28 : 0), max[k]! + (k === 1 ? 28 : 0)] as const);
+  const [x, y, z] = reachOf(resolved, ...ids);
+  return [x, [y[0] + 28, y[1] + 28], z];
 }
-const near = (...pairs: readonly (readonly [number, number])[]) => pairs.map((p) => p.map((x) => expect.closeTo(x, 6)));
 
 describe("a window in layers", () => {
   it("behind the face has its layers one behind the other from the face inwards, in a larger hole of the core", () => {
@@ -49,7 +47,7 @@ describe("a window in layers", () => {
       depth += thick;
     }
     const f = sheetFrame(v, HO);
-    const hole = (id: string) => panel(f, id).holes[0]!.outline;
+    const hole = (id: string) => panelIn(f, id).holes[0]!.outline;
     expect(hole("front/face")[0]![1]).toBeCloseTo(8.75, 9);
     expect(hole("front/face")[1]![0] - hole("front/face")[0]![0]).toBeCloseTo(10.5, 9);
     // the fit of 0.1 all round what is let in
@@ -60,7 +58,7 @@ describe("a window in layers", () => {
     const v = house({ mount: "layersWall" });
     expect(box(v, "opening1/frame")[1]).toEqual(near([thou(100), thou(120)])[0]);
     const f = sheetFrame(v, HO);
-    for (const id of ["front/face", "front/core"]) expect(panel(f, id).holes[0]!.outline[0]![1]).toBeCloseTo(8.75, 9);
+    for (const id of ["front/face", "front/core"]) expect(panelIn(f, id).holes[0]!.outline[0]![1]).toBeCloseTo(8.75, 9);
   });
   it("pushed in stands in by its reveal with its room all round, and need not be glued", () => {
     const v = house({ mount: "layersIn" }, { reveal: inches(3), room: 0.06 });
@@ -80,12 +78,12 @@ describe("a window in layers", () => {
   });
   it("mirrored in the wall has shutters and panes mirrored", () => {
     const at = (x: number, shutters: string) => sheetFrame(house({ at: feet(x), shutters }), HO);
-    const middle = (f: Frame, id: string): number => { const p = panel(f, id); return p.origin[0] + (p.outline[0]![0] + p.outline[1]![0]) / 2; }; // prettier-ignore
+    const middle = (f: Frame, id: string): number => { const p = panelIn(f, id); return p.origin[0] + (p.outline[0]![0] + p.outline[1]![0]) / 2; }; // prettier-ignore
     expect(middle(at(8, "left"), "opening1/left-shutter")).toBeCloseTo(-middle(at(16, "right"), "opening1/right-shutter"), 9); // prettier-ignore
   });
   it("makes nothing narrower than what survives, and says so with both limits", () => {
     const bars = (over: Partial<Record<keyof SheetValues, unknown>>): number => {
-      const holes = panel(sheetFrame(house({}, over), HO), "opening1/upper-sash").holes;
+      const holes = panelIn(sheetFrame(house({}, over), HO), "opening1/upper-sash").holes;
       return holes[2]!.outline[0]![0] - holes[0]!.outline[1]![0];
     };
     // 1 1/4 in in HO is 0.365 mm
@@ -106,14 +104,14 @@ describe("a door in layers", () => {
     expect(z![0]).toBeCloseTo(0, 9);
     expect(depth![0]).toBeCloseTo(thou(60), 6);
     expect(box(v, "opening1/ledge-1")[1]).toEqual(near([thou(40), thou(60)])[0]);
-    const { texture } = panel(sheetFrame(v, HO), "opening1/boards");
+    const { texture } = panelIn(sheetFrame(v, HO), "opening1/boards");
     // 5 in in HO is 1.46 mm; .060 in is 1.524, .050 1.27
     expect(texture!.pitch).toBeCloseTo(1.524, 9);
     expect(texture!.across).toBe("u");
   });
   it("is seen through its wall down to the floor", () => {
     const f = sheetFrame(house({ kind: "door", style: "panel", height: feet(7), sill: 0 }), HO);
-    expect(Math.min(...panel(f, "front/face").holes[0]!.outline.map((p) => p[1]))).toBeLessThan(0);
+    expect(Math.min(...panelIn(f, "front/face").holes[0]!.outline.map((p) => p[1]))).toBeLessThan(0);
   });
 });
 describe("what is refused of openings in layers", () => {

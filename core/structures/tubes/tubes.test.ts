@@ -1,9 +1,10 @@
 import { describe, expect, it } from "vitest";
-import { pieceShape, type Frame, type PanelBody, type ResolvedFrame } from "../../frame";
-import { boundsOf, dot, polygonArea, volumeOf } from "../../geometry";
+import { pieceShape, type PanelBody, type ResolvedFrame } from "../../frame";
+import { dot, polygonArea } from "../../geometry";
 import { nearestTube, ownTubeId, tubeOf, TUBES } from "../../lumber";
 import { MM_PER_INCH, feet, inches, scaleOf } from "../../units";
 import { contextOf, valuesFrom } from "../fromSpec.fixture";
+import { near, panelIn, reachOf, roleCounts, volumeIn } from "../placed.fixture";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { defaultsOf } from "../spec";
 import { tubes } from ".";
@@ -23,20 +24,14 @@ const sound = (v: TubesValues, ctx = HO): ResolvedFrame => {
   expect(faults).toEqual([]);
   return resolved;
 };
-const box = (r: ResolvedFrame, id: string) => {
-  const { min, max } = boundsOf(r.byMember.get(`t/${id}`)![0]!.parts);
-  return [0, 1, 2].map((k) => [min[k]!, max[k]!] as const);
-};
-const near = (...pairs: readonly (readonly [number, number])[]) => pairs.map((p) => p.map((x) => expect.closeTo(x, 6)));
-const count = (f: Frame): Record<string, number> => f.members.reduce<Record<string, number>>((n, m) => ({ ...n, [m.role]: (n[m.role] ?? 0) + 1 }), {}); // prettier-ignore
 const shape = (r: ResolvedFrame, id: string) => pieceShape(r.byMember.get(`t/${id}`)![0]!);
 
 describe("a row of tubes", () => {
   it("has its parts counted", () => {
-    expect(count(tubesFrame(row(), HO))).toEqual({ tube: 4, deck: 1 });
-    expect(count(tubesFrame(row({ infill: "both" }), HO))).toEqual({ tube: 4, "infill panel": 6, deck: 1 });
-    expect(count(tubesFrame(row({ tubes: 1, wrap: "scribed", hoops: 7 }), HO))).toEqual({ tube: 1, wrap: 2, hoop: 14, deck: 1 }); // prettier-ignore
-    expect(count(tubesFrame(row({ headhouse: "flat" }), HO))).toMatchObject({ facing: 4, "core sheet": 4, "corner block": 4, "roof sheet": 1, ledge: 4 }); // prettier-ignore
+    expect(roleCounts(tubesFrame(row(), HO))).toEqual({ tube: 4, deck: 1 });
+    expect(roleCounts(tubesFrame(row({ infill: "both" }), HO))).toEqual({ tube: 4, "infill panel": 6, deck: 1 });
+    expect(roleCounts(tubesFrame(row({ tubes: 1, wrap: "scribed", hoops: 7 }), HO))).toEqual({ tube: 1, wrap: 2, hoop: 14, deck: 1 }); // prettier-ignore
+    expect(roleCounts(tubesFrame(row({ headhouse: "flat" }), HO))).toMatchObject({ facing: 4, "core sheet": 4, "corner block": 4, "roof sheet": 1, ledge: 4 }); // prettier-ignore
   });
   it("touching stands one diameter apart, and further by the room between", () => {
     const at = (v: TubesValues): number[] => tubesLayout(v, HO).axes.map((x) => Number(x.toFixed(6)));
@@ -46,12 +41,12 @@ describe("a row of tubes", () => {
     expect(at(row({ tubes: 2, hoops: 2 }))[1]).toBeCloseTo(35 + 0.2917, 4);
   });
   it("is as high as it says, or cut to a plane that passes its middle there", () => {
-    expect(box(sound(row()), "tube1")).toEqual(near([-140, -70], [-35, 35], [0, 210]));
+    expect(reachOf(sound(row()), "tube1")).toEqual(near([-140, -70], [-35, 35], [0, 210]));
     const r = sound(row({ tubes: 1, fall: 6, deck: "none" }));
     const top = r.byMember.get("t/tube1")![0]!.parts.flatMap((p) => p.faces.filter((f) => f.plane.n[2] > 0.5).flatMap((f) => f.corners)); // prettier-ignore
     expect(top.length).toBeGreaterThan(40);
     for (const p of top) expect(dot([p[0], p[1], p[2] - 210], [0, -0.5, 1])).toBeCloseTo(0, 6);
-    expect(box(r, "tube1")[2]).toEqual(near([0, 210 + 17.5])[0]);
+    expect(reachOf(r, "tube1")[2]).toEqual(near([0, 210 + 17.5])[0]);
   });
   it("has wraps that close on themselves: π times the diameter of the middle of the sheet", () => {
     const r = sound(row({ tubes: 1, wrap: "styrene/20" }));
@@ -59,14 +54,14 @@ describe("a row of tubes", () => {
     expect(front.overall + back.overall).toBeCloseTo(Math.PI * (70 + thou(20)), 3);
     expect(front.section.map((x) => Number(x.toFixed(4)))).toEqual([210, 0.508]);
     // both meet at both sides, and nothing of them is in the tube
-    for (const half of ["front", "back"]) expect(box(r, `tube1/wrap/${half}`)[0]).toEqual(near([-35 - thou(20), 35 + thou(20)])[0]); // prettier-ignore
+    for (const half of ["front", "back"]) expect(reachOf(r, `tube1/wrap/${half}`)[0]).toEqual(near([-35 - thou(20), 35 + thou(20)])[0]); // prettier-ignore
   });
   it("has hoops round the wrap, evenly from margin to margin", () => {
     const r = sound(row({ tubes: 1, wrap: "styrene/20", hoops: 5, hoopMargin: feet(3) }));
     const [thick, tall] = [(1 * MM_PER_INCH) / HO.scale.ratio, (3 * MM_PER_INCH) / HO.scale.ratio];
     const one = shape(r, "tube1/hoop3/front");
     expect(2 * one.overall).toBeCloseTo(Math.PI * (70 + 2 * thou(20) + thick), 3);
-    const middles = [1, 2, 3, 4, 5].map((k) => { const [, , z] = box(r, `tube1/hoop${k}/back`); return (z![0] + z![1]) / 2; }); // prettier-ignore
+    const middles = [1, 2, 3, 4, 5].map((k) => { const [, , z] = reachOf(r, `tube1/hoop${k}/back`); return (z![0] + z![1]) / 2; }); // prettier-ignore
     // 10.5 mm clear at the ends, the rest in four
     middles.forEach((z, k) => expect(z).toBeCloseTo(10.5 + tall / 2 + (k * (210 - 21 - tall)) / 4, 4));
   });
@@ -77,11 +72,11 @@ describe("a row of tubes", () => {
     // 35 − 10.5 = 24.5 from the axes; in the middle of .040: 23.992, where a circle takes 25.4828
     expect(y).toBeCloseTo(24.5, 9);
     expect((outside + inside) / 2).toBeCloseTo(70 - 2 * Math.sqrt(35 * 35 - 23.992 * 23.992), 4);
-    const [x, depth, z] = box(r, "infill2/front");
+    const [x, depth, z] = reachOf(r, "infill2/front");
     expect(x![1] - x![0]).toBeCloseTo(outside, 6);
     expect(depth).toEqual(near([-24.5, -24.5 + thou(40)])[0]);
     expect(z).toEqual(near([0, 210])[0]);
-    const body = tubesFrame(v, HO).members.find((m) => m.id === "t/infill2/front")!.body as PanelBody;
+    const body = panelIn(tubesFrame(v, HO), "infill2/front");
     // no point of its edges is nearer to an axis than a radius
     for (const s of r.byMember.get("t/infill2/front")![0]!.parts)
       for (const f of s.faces) for (const p of f.corners) for (const axis of [-35, 35]) expect(Math.hypot(p[0] - axis, p[1])).toBeGreaterThan(35 - 1e-9); // prettier-ignore
@@ -91,18 +86,17 @@ describe("a row of tubes", () => {
     const r = sound(row({ infill: "both", tubes: 3 }));
     const areas = (id: string): number => Number(polygonArea((tubesFrame(row({ infill: "both", tubes: 3 }), HO).members.find((m) => m.id === id)!.body as PanelBody).outline).toFixed(9)); // prettier-ignore
     expect(areas("t/infill1/front")).toBe(areas("t/infill2/back"));
-    const middle = (id: string): number => { const [x] = box(r, id); return (x![0] + x![1]) / 2; }; // prettier-ignore
+    const middle = (id: string): number => { const [x] = reachOf(r, id); return (x![0] + x![1]) / 2; }; // prettier-ignore
     expect(middle("infill1/front")).toBeCloseTo(-middle("infill2/front"), 9);
-    expect(box(r, "infill1/back")[1]).toEqual(near([24.5 - thou(40), 24.5])[0]);
+    expect(reachOf(r, "infill1/back")[1]).toEqual(near([24.5 - thou(40), 24.5])[0]);
   });
   it("carries its headhouse on the deck, as a building of sheet is made", () => {
     const v = row({ headhouse: "flat", houseLength: feet(40), houseWidth: feet(10), houseHeight: feet(9) });
     const r = sound(v);
-    expect(box(r, "deck")).toEqual(near([-143.5, 143.5], [-38.5, 38.5], [210, 210 + thou(60)]));
-    expect(box(r, "headhouse/front/face")[2]![0]).toBeCloseTo(210 + thou(60), 6);
-    expect(box(r, "headhouse/roof/sheet")[2]![1]).toBeCloseTo(210 + thou(60) + 31.5, 6);
-    const volume = (id: string): number => r.byMember.get(`t/${id}`)![0]!.parts.reduce((s, p) => s + volumeOf(p), 0);
-    expect(volume("deck")).toBeCloseTo(287 * 77 * thou(60), 3);
+    expect(reachOf(r, "deck")).toEqual(near([-143.5, 143.5], [-38.5, 38.5], [210, 210 + thou(60)]));
+    expect(reachOf(r, "headhouse/front/face")[2]![0]).toBeCloseTo(210 + thou(60), 6);
+    expect(reachOf(r, "headhouse/roof/sheet")[2]![1]).toBeCloseTo(210 + thou(60) + 31.5, 6);
+    expect(volumeIn(r, "deck")).toBeCloseTo(287 * 77 * thou(60), 3);
   });
   it("is sound in every start and for values from the whole range", () => {
     for (const s of tubes.starts!) sound({ ...defaultsOf(tubesSpec), ...s.params } as unknown as TubesValues);
