@@ -91,7 +91,10 @@ test("an awning by its figures: the board is smaller by its edges, a column notc
 test("a piece is saved as a solid from its ticket", async ({ page }) => {
   await framed(page, "Solid", "Canopy on rods");
   await page.getByRole("tab", { name: "Piece and findings" }).click();
-  await page.locator('[data-stick$="/board"]').first().click({ position: { x: 60, y: 8 } });
+  await page
+    .locator('[data-stick$="/board"]')
+    .first()
+    .click({ position: { x: 60, y: 8 } });
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "Save as STL" }).click();
   const file = await (await download).path();

@@ -80,6 +80,8 @@ export const sheetBuilding: StructureKind = {
   newRow: (p, path) => newOpening(p as SheetValues, path),
   about: ({ id }) => {
     const [, place] = id.split("/");
+    const opening = /^opening(\d+)$/.exec(place ?? "");
+    if (opening) return [`openings.${Number(opening[1]) - 1}`, "Windows and doors in layers", "Masonry"];
     if (place === "quoins" || place === "coping") return ["Masonry"];
     return place === "roof" ? ["Roof"] : place?.startsWith("corner-") ? ["Corners"] : ["Layers", "Openings", "Plan"];
   },

@@ -192,8 +192,8 @@ export const sheetSpec = {
         help: "",
       }),
       at: length({ group: openings, label: "Middle from the left corner", def: feet(8), ...span(feet(0), feet(300), [feet(0), feet(150)]), help: "Seen from outside." }), // prettier-ignore
-      width: length({ group: openings, label: "Width of casting", def: feet(3), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "" }), // prettier-ignore
-      height: length({ group: openings, label: "Height of casting", def: feet(5), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "" }), // prettier-ignore
+      width: length({ group: openings, label: "Width", def: feet(3), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "Of the casting; of what is built up or in layers, as it is seen." }), // prettier-ignore
+      height: length({ group: openings, label: "Height", def: feet(5), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "As its width." }), // prettier-ignore
       sill: length({ group: openings, label: "Bottom over the floor", def: inches(30), ...span(feet(0), feet(110), [feet(0), feet(60)]), help: "0 for a door." }), // prettier-ignore
       mount: choice({ group: openings, label: "Mounting", def: "flange", options: options({ flange: "casting from outside, with a flange", behind: "casting from behind", inside: "casting trimmed to sit inside", built: "built up: size is the clear opening", layers: "in layers, behind the face", layersWall: "in layers, behind the wall", layersIn: "in layers, pushed in" }), help: "In layers the size is the opening that is seen." }), // prettier-ignore
       lap: length({ group: openings, label: "Flange, or what hides behind", def: inches(4), ...span(feet(0), inches(18), [feet(0), inches(8)]), help: "On each side. Of a built-up opening: the thickness of its jambs. Of layers: what they are glued by." }), // prettier-ignore
