@@ -163,7 +163,7 @@ export const sheetSpec = {
   ledgeWide: strip("Ledges and braces", 6, [3, 10], "On the boards of a door."),
   doorBoard: strip("Boards of doors", 5, [3, 10], "Width of each; the nearest scribed sheet is taken.", 1),
   reveal: strip("Reveal of what is pushed in", 2, [0, 8], "From the wall's outside to the frame. Set it with a strip of that thickness as a gauge.", 0), // prettier-ignore
-  room: numeric({ group: layered, label: "Room round what is pushed in", unit: "mm", def: 0.05, min: 0, max: 1, usual: [0, 0.2], help: "Model mm on every side, from a test piece cut the same way." }), // prettier-ignore
+  room: numeric({ group: layered, label: "Room round what is pushed in", unit: "mm", def: 0.05, min: 0, max: 1, usual: [0, 0.2], help: "Model mm on every side; a coupon to find it with is among the jigs." }), // prettier-ignore
   frameSheet: choice({ group: layered, label: "Frames of", def: "styrene/20", options: PLAIN_SHEETS, help: "Also the ledges and braces of doors." }), // prettier-ignore
   sashSheet: choice({ group: layered, label: "Sashes of", def: "styrene/10", options: PLAIN_SHEETS, help: "Also the faces and backs of doors." }), // prettier-ignore
   glazing: choice({
