@@ -9,6 +9,7 @@ import { printMm } from "../../units";
 import { buildSheets } from "../buildSheets";
 import type { NamedDrawing } from "../kindSheets";
 import { partSheets } from "../partSheets";
+import { isLoosePart } from "../sheet/sheetBuildingSheets";
 
 /** How much of the tube a pattern of its top shows below the lowest place of the cut, mm. */
 const SHOWS = 25;
@@ -22,7 +23,7 @@ export function tubeSheets(s: StructureDesign, pieces: readonly Piece[]): NamedD
     ...buildSheets(s, pieces),
     ...(l.wrap ? [{ what: "wrap laid flat", drawing: wrapFlat(s, l) }] : []),
     ...(l.k > 0 ? [{ what: "pattern for the tops", drawing: topPattern(l) }] : []),
-    ...partSheets(s, pieces, (k) => k.member.id.startsWith(`${s.structure.id}/headhouse/opening`)),
+    ...partSheets(s, pieces, (k) => isLoosePart(k.member.id)),
   ];
 }
 /** A wrap once round as it is cut, with its lines, its halves and where hoops lie. */
