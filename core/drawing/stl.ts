@@ -49,7 +49,7 @@ const startOf = (ring: readonly Vec3[], p: Vec3): number =>
   ring.reduce((best, q, i) => (apart(q, p) < apart(ring[best]!, p) ? i : best), 0);
 /** How far two rings lie apart, where they run the same way. */
 const near = (a: readonly Vec3[], b: readonly Vec3[]): number =>
-  Math.sign(flatArea(a)) === Math.sign(flatArea(b)) && apart(middle(a), middle(b)) < 5 ? apart(middle(a), middle(b)) : Infinity; // prettier-ignore
+  Math.sign(flatArea(a)) === Math.sign(flatArea(b)) ? apart(middle(a), middle(b)) : Infinity; // prettier-ignore
 const middle = (r: readonly Vec3[]): Vec3 => [r.reduce((x, p) => x + p[0], 0) / r.length, r.reduce((y, p) => y + p[1], 0) / r.length, 0]; // prettier-ignore
 /** A face of outer contours and their holes as triangles; the lower one looks down. */
 function capped(rings: readonly (readonly Vec3[])[], down: boolean): Triangle[] {

@@ -1,4 +1,5 @@
 import { contoursOf, type Vec3 } from "../geometry";
+import { isTube } from "../lumber/tubes";
 import { fromLocal, toLocal } from "./axes";
 import type { Resolved } from "./resolve";
 import { textureLines } from "./textureLines";
@@ -14,7 +15,7 @@ export function shownEdges(s: Resolved): (readonly [Vec3, Vec3])[] {
     if (own) return [...own, ...lines];
   }
   // a tube is round: its flats have no edges
-  const tube = s.stock.startsWith("tube/");
+  const tube = isTube(s.stock);
   const around = s.parts.flatMap((p) =>
     p.faces
       .filter((f) => f.tag !== "seam" && !(tube && f.tag === "round"))

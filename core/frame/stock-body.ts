@@ -1,3 +1,4 @@
+import { isTube } from "../lumber/tubes";
 import { addScaled, cross, flip, planeAt, prism, scale, type Plane, type Solid, type Vec3 } from "../geometry";
 import { axesOf, componentCentre, fromLocal, sectionBox, workLength, type Axes } from "./axes";
 import { stretchAt } from "./develop";
@@ -135,7 +136,7 @@ export function stockBodies(m: Member): StockBody[] {
   if (body.shape === "round") {
     const x = axesOf(body);
     const s = spare(workLength(m), [body.diameter, body.diameter]);
-    const tube = body.stock.startsWith("tube/");
+    const tube = isTube(body.stock);
     const flats = tube ? TUBE_FLATS : FLATS;
     const r = body.diameter / 2 / (tube ? 1 : Math.cos(Math.PI / FLATS));
     const base = Array.from({ length: flats }, (_, i) => {

@@ -47,17 +47,26 @@ const thou = (n: number): string => `.${String(n).padStart(3, "0")}`;
 export const otherStock = (id: string): string | undefined =>
   id === "cast" ? "casting or block" : id === "sheet" ? "sheet" : sheetOf(id)?.name;
 
-/** Everything the five series offer at a scale, in a fixed order. Lengths are the usual ones (common practice). */
-export function catalogue(scale: Scale): readonly StockItem[] {
+/** Everything the series of sticks offer at a scale, in a fixed order. Lengths are the usual ones (common practice). */
+export const catalogue = (scale: Scale): readonly StockItem[] => offeredAt(scale).all;
+interface Offered {
+  readonly all: readonly StockItem[];
+  readonly byId: ReadonlyMap<string, StockItem>;
+}
+const offered = new Map<string, Offered>();
+function offeredAt(scale: Scale): Offered {
   const key = `${scale.id} ${scale.ratio}`;
-  const known = offered.get(key) ?? offer(scale);
+  let found = offered.get(key);
+  if (!found) {
+    const all = offer(scale);
+    found = { all, byId: new Map(all.map((i) => [i.id, i])) };
+  }
   // of the scales asked for last
   offered.delete(key);
-  offered.set(key, known);
+  offered.set(key, found);
   if (offered.size > 8) offered.delete(offered.keys().next().value!);
-  return known;
+  return found;
 }
-const offered = new Map<string, readonly StockItem[]>();
 function offer(scale: Scale): readonly StockItem[] {
   const scaleLumber = pairs(SCALE_INCHES).map(([t, w]): StockItem => ({
     id: `scale/${t}x${w}`,
@@ -110,19 +119,9 @@ function offer(scale: Scale): readonly StockItem[] {
   ];
 }
 
-const known = new Map<string, ReadonlyMap<string, StockItem>>();
 /** A stick or tube of stock by its id at a scale; undefined for what is none. */
-export function stockItem(scale: Scale, id: string): StockItem | undefined {
-  if (id.startsWith("tube/")) return tubeOf(id);
-  const all = catalogue(scale);
-  const key = `${scale.id} ${scale.ratio}`;
-  let items = known.get(key);
-  if (!items) {
-    if (known.size > 8) known.clear();
-    known.set(key, (items = new Map(all.map((i) => [i.id, i]))));
-  }
-  return items.get(id);
-}
+export const stockItem = (scale: Scale, id: string): StockItem | undefined =>
+  tubeOf(id) ?? offeredAt(scale).byId.get(id);
 /** What lists call a stock of any sort. */
 export const stockName = (scale: Scale, id: string): string => stockItem(scale, id)?.name ?? otherStock(id) ?? id;
 export type Look = "timber" | "styrene" | "glass";

@@ -25,6 +25,8 @@ export const TUBES: readonly Tube[] = [
   ...PIPE.map(([d, w]) => tube(`pipe/${d}`, `Plastic pipe ${d} mm`, d, w, [1000, 2000])),
   ...CARD.map(([d, w]) => tube(`card/${d}`, `Card tube ${d} mm`, d, w, [1000])),
 ];
+/** Whether a stock item is a tube, sold or of one's own. */
+export const isTube = (id: string): boolean => id.startsWith("tube/");
 const byId = new Map(TUBES.map((t) => [t.id, t]));
 /** A tube of one's own, as measured: outside and wall, model mm. */
 export const ownTubeId = (outside: number, wall: number): string =>

@@ -49,18 +49,11 @@ export const panelMember = (structure: string, s: PanelSeed): Member => ({
     holes: s.holes ?? [],
   },
 });
+/** Corners of a rectangle from where to where along u and v, counter-clockwise from the lower left. */
+export const rectangleOf = ([u0, u1]: readonly [number, number], [v0, v1]: readonly [number, number]): readonly Vec2[] => [[u0, v0], [u1, v0], [u1, v1], [u0, v1]]; // prettier-ignore
 /** A square-edged opening in a panel, from where to where along u and v. */
 export const rectangleHole = (
   name: string,
   u: readonly [number, number],
   v: readonly [number, number],
-): PanelBody["holes"][number] => ({
-  name,
-  outline: [
-    [u[0], v[0]],
-    [u[1], v[0]],
-    [u[1], v[1]],
-    [u[0], v[1]],
-  ],
-  bevel: [0, 0, 0, 0],
-});
+): PanelBody["holes"][number] => ({ name, outline: rectangleOf(u, v), bevel: [0, 0, 0, 0] });

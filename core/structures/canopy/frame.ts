@@ -2,7 +2,7 @@ import type { Face, Frame } from "../../frame";
 import { planeAt, type Vec2, type Vec3 } from "../../geometry";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
-import { panelMember, rectangleHole } from "../panel";
+import { panelMember, rectangleHole, rectangleOf } from "../panel";
 import { touching } from "../touching";
 import { atWall, between, canopyLayout, onBoard, outwards, upwards, type CanopyLayout } from "./layout";
 import type { CanopyValues } from "./parameters";
@@ -36,7 +36,7 @@ function circle([x, y]: Vec2, diameter: number): Vec2[] {
   });
 }
 function board(b: Builder, l: CanopyLayout, ctx: Context): void {
-  const [half, out] = [l.long / 2 - l.ends, l.deep - l.front];
+  const [half, out] = [l.long / 2 - l.ends, l.deep - l.stack];
   const holes = [
     ...l.lights.map((x, i) => ({ name: `light${i + 1}`, outline: circle([x, -l.mm(l.v.lightOut) / l.cos], l.mm(l.v.lightSize)), bevel: Array.from({ length: ROUND }, () => 0) })), // prettier-ignore
     ...l.columns.map((c, i) => rectangleHole(`column${i + 1}`, [c.from, c.to], [-c.deep / l.cos, 2 * l.board.thickness + 1])), // prettier-ignore
@@ -50,7 +50,7 @@ function board(b: Builder, l: CanopyLayout, ctx: Context): void {
       origin: [0, 0, l.high],
       u: [1, 0, 0],
       v: [0, l.cos, l.sin],
-      outline: [[-half, -out], [half, -out], [half, 0], [-half, 0]], // prettier-ignore
+      outline: rectangleOf([-half, half], [-out, 0]),
       // plumb at the wall
       bevel: [0, 0, (-Math.atan(l.k) * 180) / Math.PI, 0],
       thickness: l.board.thickness,
@@ -82,7 +82,7 @@ function edges(b: Builder, l: CanopyLayout, ctx: Context): void {
         origin: onBoard(l, 0, l.deep - depth, 0),
         u: [1, 0, 0],
         v: upwards(l),
-        outline: [[-half, foot], [half, foot], [half, top], [-half, top]], // prettier-ignore
+        outline: rectangleOf([-half, half], [foot, top]),
       }),
     );
     if (before) glue(b, front, at(ctx, `front/${before}`), "+w", "-w");
@@ -147,7 +147,7 @@ function frame(b: Builder, l: CanopyLayout, ctx: Context, x: number, i: number):
     letter: "RB",
     timber: rib,
     a: onBoard(l, x, ledger.w / l.cos, -rib.v / 2),
-    b: onBoard(l, x, l.deep - l.front, -rib.v / 2),
+    b: onBoard(l, x, l.deep - l.stack, -rib.v / 2),
     up: upwards(l),
     square: [false, true],
   }).id;

@@ -1,9 +1,10 @@
+import { stackOf } from "../../carpentry";
 import { parseNominal } from "../../lumber";
 import { model, printFeetInches, printMm, toPrototype } from "../../units";
 import type { Context, Remark } from "../kind";
 import { unusual } from "../unusual";
 import { timberOf } from "../timber";
-import { atFrame, canopyLayout, onBoard, type CanopyLayout } from "./layout";
+import { atFrame, canopyLayout, edgeSheets, onBoard, type CanopyLayout } from "./layout";
 import { canopySpec, type CanopyValues } from "./parameters";
 
 const fi = (mm: number): string => printFeetInches(mm);
@@ -20,7 +21,7 @@ export function canopyCheck(v: CanopyValues, ctx?: Context): string[] {
     bad.push(`${v.lights} lights of ${fi(v.lightSize)} with margins of ${fi(v.lightMargin)} have no room on ${fi(v.length)}.`); // prettier-ignore
   if (bad.length > 0 || !ctx) return bad;
   const proto = (mm: number): string => fi(toPrototype(ctx.scale, model(mm)));
-  const inner = v.edges === "three" ? 2 * edgeOf(v, ctx) : 0;
+  const inner = v.edges === "three" ? 2 * stackOf(edgeSheets(v).map((x) => x.thickness)) : 0;
   const { scale } = ctx;
   const room = (v.length - 2 * v.margin) / scale.ratio - inner;
   const wide = Math.max(...atFrame(v).map((k) => timberOf(v[k], ctx.stock(v[k])).w));
@@ -28,8 +29,6 @@ export function canopyCheck(v: CanopyValues, ctx?: Context): string[] {
     return [`${v.frames} frames ${printMm(wide, 2)} wide have no room on ${printMm(room, 2)} between the margins; take fewer.`]; // prettier-ignore
   return fitFaults(canopyLayout(v, ctx), proto);
 }
-/** Thickness of all sheets of an edge, model mm. */
-const edgeOf = (v: CanopyValues, ctx: Context): number => canopyLayout({ ...v, frames: 2, margin: 0, lights: 0, columns: [] }, ctx).stack; // prettier-ignore
 
 function fitFaults(l: CanopyLayout, proto: (mm: number) => string): string[] {
   const { v, timber } = l;
@@ -37,7 +36,7 @@ function fitFaults(l: CanopyLayout, proto: (mm: number) => string): string[] {
   const say = (is: boolean, text: string): void => void (is && out.push(text));
   const put = l.out / l.cos;
   const half = l.long / 2 - l.ends;
-  const front = l.deep - l.front;
+  const front = l.deep - l.stack;
   say(half < 2, `The edges leave no board in ${proto(l.long)}.`);
   say(front - timber.ledger.w / l.cos - timber.rib.v * l.k < 2, `Ledger and edge leave no room for ribs in ${proto(l.deep)}.`); // prettier-ignore
   const low = onBoard(l, 0, l.deep, Math.min(0, l.board.thickness - l.edgeHigh, -timber.rib.v))[2];

@@ -1,4 +1,4 @@
-import { evenly } from "../../carpentry";
+import { evenly, stackOf } from "../../carpentry";
 import { addScaled, type Vec3 } from "../../geometry";
 import { sheetOf, type SheetItem } from "../../lumber";
 import { prototype, toModel } from "../../units";
@@ -21,9 +21,8 @@ export interface CanopyLayout {
   /** The edge's sheets from the outside in; none where no edge is covered. */
   readonly edge: readonly SheetItem[];
   readonly stack: number;
-  /** What the board's ends and its front give up to their covers. */
+  /** What the board's ends give up to their covers; its front gives up the stack. */
   readonly ends: number;
-  readonly front: number;
   readonly edgeHigh: number;
   /** Level, from the wall to the middle of what holds it. */
   readonly out: number;
@@ -34,18 +33,21 @@ export interface CanopyLayout {
   readonly columns: readonly { readonly from: number; readonly to: number; readonly deep: number }[];
 }
 
+const sheet = (id: string): SheetItem => sheetOf(`sheet/${id}`)!;
+/** The sheets of a canopy's edge from the outside in. */
+export const edgeSheets = (v: CanopyValues): readonly SheetItem[] =>
+  v.edges === "none" ? [] : [sheet(v.edgeFace), ...(v.edgeBacking === "none" ? [] : [sheet(v.edgeBacking)])];
 /** What stands at each frame. */
 export const atFrame = (v: CanopyValues): readonly ("rib" | "bracket" | "post" | "rod")[] => ["rib", ...HELD_BY[v.held as keyof typeof HELD_BY]]; // prettier-ignore
 const HELD_BY = { rods: ["rod"], brackets: ["bracket"], posts: ["post"], wall: [] } as const;
 /** Where a canopy's parts lie: the wall is y = 0, the canopy in front of it, x along it from its middle, z up from the ground. Model mm. Errors: frames or lights without room. */
 export function canopyLayout(v: CanopyValues, ctx: Context): CanopyLayout {
   const mm = (x: number): number => toModel(ctx.scale, prototype(x));
-  const sheet = (id: string): SheetItem => sheetOf(`sheet/${id}`)!;
   const timber = (name: string): Timber => timberOf(name, ctx.stock(name));
   const k = v.fall / 12;
   const cos = 1 / Math.hypot(1, k);
-  const edge = v.edges === "none" ? [] : [sheet(v.edgeFace), ...(v.edgeBacking === "none" ? [] : [sheet(v.edgeBacking)])]; // prettier-ignore
-  const stack = edge.reduce((s, x) => s + x.thickness, 0);
+  const edge = edgeSheets(v);
+  const stack = stackOf(edge.map((x) => x.thickness));
   const ends = v.edges === "three" ? stack : 0;
   const long = mm(v.length);
   const timbers = { rib: timber(v.rib), ledger: timber(v.ledger), rod: timber(v.rod), bracket: timber(v.bracket), post: timber(v.post) }; // prettier-ignore
@@ -63,7 +65,6 @@ export function canopyLayout(v: CanopyValues, ctx: Context): CanopyLayout {
     edge,
     stack,
     ends,
-    front: stack,
     edgeHigh: Math.max(mm(v.edgeHigh), sheet(v.board).thickness),
     out: mm(v.depth - v.inset),
     timber: timbers,

@@ -1,6 +1,6 @@
 import type { Vec2 } from "../../geometry";
 import type { PanelBody } from "../../frame";
-import { rectangleHole } from "../panel";
+import { rectangleHole, rectangleOf } from "../panel";
 
 /** How a window or door is divided. */
 export type LayeredStyle = "fixed" | "hung" | "casement" | "panel" | "glazed" | "boards" | "split";
@@ -53,7 +53,6 @@ export interface LayerPart {
   readonly on?: string;
 }
 type Span = readonly [number, number];
-const box = ([x0, x1]: Span, [y0, y1]: Span): readonly Vec2[] => [[x0, y0], [x1, y0], [x1, y1], [x0, y1]]; // prettier-ignore
 
 /** From where to where each of `count` panes reaches, with bars between. */
 function panes([from, to]: Span, count: number, bar: number): Span[] {
@@ -76,7 +75,7 @@ export function openingLayers(s: LayeredSeed): LayerPart[] {
   const whole: { readonly x: Span; readonly y: Span } = { x: [-s.width / 2 - s.lap, s.width / 2 + s.lap], y: [foot, s.height + s.lap] }; // prettier-ignore
   const [x0, x1] = [-s.width / 2 + s.edge, s.width / 2 - s.edge];
   const [y0, y1] = [s.door ? 0 : s.edge, s.height - s.edge];
-  const part = (order: number, layer: LayerName, holes: PanelBody["holes"] = [], y: Span = whole.y): LayerPart => ({ layer, name: layer, order, outline: box(whole.x, y), holes }); // prettier-ignore
+  const part = (order: number, layer: LayerName, holes: PanelBody["holes"] = [], y: Span = whole.y): LayerPart => ({ layer, name: layer, order, outline: rectangleOf(whole.x, y), holes }); // prettier-ignore
   // at a door the hole runs out of the frame
   const frame = part(0, "frame", [rectangleHole("light", [x0, x1], [s.door ? -1 : y0, y1])]);
   const inner: Span = [x0 + s.stile, x1 - s.stile];
@@ -136,11 +135,14 @@ function ledged(s: LayeredSeed, [x0, x1]: Span, [y0, y1]: Span, on: string, whic
   const laid = (layer: LayerName, name: string, outline: readonly Vec2[]): LayerPart => ({ layer, name: `${which}${name}`, order: 1, outline, holes: [], on }); // prettier-ignore
   if (high < 3 * s.ledge) {
     const half = Math.min(s.ledge, high / 2) / 2;
-    return [laid("ledge", "ledge", box(x, [(y0 + y1) / 2 - half, (y0 + y1) / 2 + half]))];
+    return [laid("ledge", "ledge", rectangleOf(x, [(y0 + y1) / 2 - half, (y0 + y1) / 2 + half]))];
   }
   const clear = Math.min(s.ledge, (high - 2 * s.ledge) / 3);
   const [a, b] = [y0 + clear + s.ledge, y1 - clear - s.ledge];
-  const out = [laid("ledge", "ledge 1", box(x, [a - s.ledge, a])), laid("ledge", "ledge 2", box(x, [b, b + s.ledge]))];
+  const out = [
+    laid("ledge", "ledge 1", rectangleOf(x, [a - s.ledge, a])),
+    laid("ledge", "ledge 2", rectangleOf(x, [b, b + s.ledge])),
+  ];
   // a leaf that is narrow for it has no brace
   const d = b - a > 2 * s.ledge ? footOf(x[1] - x[0], b - a, s.ledge) : Infinity;
   if (d < 0.6 * (x[1] - x[0]))

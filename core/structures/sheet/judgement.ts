@@ -218,7 +218,6 @@ export function sheetShown(v: SheetValues, path: string): boolean {
       if (column === "style") return inLayers(row);
       if (column === "across" || column === "up") return inLayers(row) && !pieces;
       if (column === "lap") return row.mount !== "inside" && row.mount !== "layersIn";
-      if (column === "shutters") return row.kind === "window";
       return true;
     }
     case "stoneLap":
@@ -243,7 +242,7 @@ export function sheetShown(v: SheetValues, path: string): boolean {
     case "frameSheet":
       return v.openings.some(inLayers);
     case "trimSheet":
-      return v.openings.some((o) => inLayers(o) || (o.kind === "window" && o.shutters !== "none"));
+      return v.openings.some((o) => inLayers(o) || o.shutters !== "none");
     case "bar":
       return v.openings.some((o) => inLayers(o) && !/^(boards|split|panel)$/.test(o.style));
     case "stile":

@@ -4,7 +4,7 @@ import type { Vec2 } from "../../geometry";
 import { inches, prototype } from "../../units";
 import type { Context, WallOpening } from "../kind";
 import { openingLayers, type LayeredSeed, type LayeredStyle, type LayerName } from "../layered/openingLayers";
-import { rectangleHole } from "../panel";
+import { rectangleHole, rectangleOf } from "../panel";
 import type { SheetValues } from "./parameters";
 
 type OpeningRow = SheetValues["openings"][number];
@@ -104,7 +104,7 @@ export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpeni
   const trim = layers ? mm(v.casing) : 0;
   const half = mm(o.width) / 2;
   const [low, high] = layers ? [0, gap.head - gap.sill] : [mm(o.sill) - gap.sill, mm(o.sill + o.height) - gap.sill];
-  const outside = (part: PartName, name: string, item: SheetItem, x: Pair, y: Pair, holes: PanelBody["holes"] = []) => parts.push({ part, name, outline: [[x[0], y[0]], [x[1], y[0]], [x[1], y[1]], [x[0], y[1]]], holes, item, depth: -item.thickness, front: [], behind: ["wall"] }); // prettier-ignore
+  const outside = (part: PartName, name: string, item: SheetItem, x: Pair, y: Pair, holes: PanelBody["holes"] = []) => parts.push({ part, name, outline: rectangleOf(x, y), holes, item, depth: -item.thickness, front: [], behind: ["wall"] }); // prettier-ignore
   const horn = layers && trim > 0 && !gap.door ? trim + mm(v.sillHigh) / 2 : 0;
   if (layers && trim > 0) {
     outside("casing", "casing", sheet(v.trimSheet), [-half - trim, half + trim], [0, high + trim], [rectangleHole("light", [-half, half], [-1, high])]); // prettier-ignore

@@ -2,7 +2,7 @@ import type { Vec2 } from "../../geometry";
 import { sheetOf } from "../../lumber";
 import type { Builder } from "../builder";
 import type { Context } from "../kind";
-import { panelMember } from "../panel";
+import { panelMember, rectangleOf } from "../panel";
 import { touching } from "../touching";
 import { onSheetWall, under, type SheetLayout, type SheetWall } from "./layout";
 
@@ -44,7 +44,7 @@ export function quoins(b: Builder, l: SheetLayout, ctx: Context, face: (w: Sheet
             origin: onSheetWall(wall, 0, 0, 0),
             u: wall.e,
             v: [0, 0, 1],
-            outline: [[from, z0], [to, z0], [to, z1], [from, z1]], // prettier-ignore
+            outline: rectangleOf([from, to], [z0, z1]),
             thickness: t,
             stock: item.id,
           }),

@@ -3,7 +3,7 @@ import { planeAt, type Vec3 } from "../../geometry";
 import { model, MM_PER_INCH, toPrototype } from "../../units";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
-import { panelMember } from "../panel";
+import { panelMember, rectangleOf } from "../panel";
 import { sheetFrame } from "../sheet/frame";
 import { houseValues, infillWidths, tubesLayout, type TubesLayout } from "./layout";
 import type { TubesValues } from "./parameters";
@@ -34,7 +34,7 @@ export function tubesFrame(v: TubesValues, ctx: Context): Frame {
   if (!l.deck) return b.frame();
   const [x, y] = [((l.axes.length - 1) * l.pitch) / 2 + l.outer + l.mm(v.deckOver), l.outer + l.mm(v.deckOver)];
   b.add(
-    panelMember(ctx.structure, { id: at("deck"), assembly: at("deck"), role: "deck", letter: "DK", origin: [0, 0, l.high], u: [1, 0, 0], v: [0, 1, 0], outline: [[-x, -y], [x, -y], [x, y], [-x, y]], thickness: l.deck.thickness, stock: l.deck.id }), // prettier-ignore
+    panelMember(ctx.structure, { id: at("deck"), assembly: at("deck"), role: "deck", letter: "DK", origin: [0, 0, l.high], u: [1, 0, 0], v: [0, 1, 0], outline: rectangleOf([-x, x], [-y, y]), thickness: l.deck.thickness, stock: l.deck.id }), // prettier-ignore
   );
   l.axes.forEach((_, i) => b.join({ kind: "bearing", id: at(`tube${i + 1}>deck`), a: at(`tube${i + 1}`), b: at("deck"), aFace: "end1", bFace: "-w", contact: "gap" })); // prettier-ignore
   if (v.headhouse === "none") return b.frame();
@@ -121,6 +121,6 @@ function infill(b: Builder, l: TubesLayout, ctx: Context, x: number, i: number, 
   const inner: Vec3 = [x, side * (y - l.infill.thickness), 0];
   const low = l.high + (side * l.k * y - (side < 0 ? 0 : l.k * l.infill.thickness));
   b.add(
-    panelMember(ctx.structure, { id, assembly: `${ctx.structure}/infill`, role: "infill panel", letter: "IP", origin: inner, u: [-side, 0, 0], v: [0, 0, 1], outline: [[-half, 0], [half, 0], [half, low], [-half, low]], bevel: [0, bevel, 0, bevel], thickness: l.infill.thickness, stock: l.infill.id, grounded: true }), // prettier-ignore
+    panelMember(ctx.structure, { id, assembly: `${ctx.structure}/infill`, role: "infill panel", letter: "IP", origin: inner, u: [-side, 0, 0], v: [0, 0, 1], outline: rectangleOf([-half, half], [0, low]), bevel: [0, bevel, 0, bevel], thickness: l.infill.thickness, stock: l.infill.id, grounded: true }), // prettier-ignore
   );
 }
