@@ -47,20 +47,24 @@ export function elevation(sticks: readonly Resolved[], view: View): Seen[] {
     depth[i] = shown[i]!.near + shown[i]!.far;
     order[i] = i;
   }
-  liftOver(sticks, depth);
+  liftOver(sticks, shown, depth);
   order.sort((a, b) => depth[a]! - depth[b]! || a - b);
   return shown.map((_, i) => shown[order[i]!]!);
 }
 
 /** Brings what lies over others before them: a slope's rafters reach further towards the eye than the boards at their upper ends, a wall further than the roof that hangs out over it. */
-function liftOver(sticks: readonly Resolved[], depth: Float64Array): void {
+function liftOver(sticks: readonly Resolved[], shown: readonly Shown[], depth: Float64Array): void {
   const under = new Map<string, number>();
+  const farthest = new Map<string, number>();
   const groups = new Map<string, number[]>();
   const name = (assembly: string, role: string): string => `${assembly}|${role}`;
   const asked = new Set(sticks.flatMap(({ member: { over } }) => (over ? [name(over.assembly, over.role), name(over.own ?? over.assembly, over.role)] : []))); // prettier-ignore
   sticks.forEach(({ member: m }, i) => {
     const key = name(m.assembly, m.role);
-    if (asked.has(key)) under.set(key, Math.max(under.get(key) ?? -Infinity, depth[i]!));
+    if (asked.has(key)) {
+      under.set(key, Math.max(under.get(key) ?? -Infinity, depth[i]!));
+      farthest.set(key, Math.min(farthest.get(key) ?? Infinity, shown[i]!.far));
+    }
     if (!m.over) return;
     const group = groups.get(m.over.group);
     if (group) group.push(i);
@@ -74,6 +78,9 @@ function liftOver(sticks: readonly Resolved[], depth: Float64Array): void {
     const { over } = sticks[all[0]!]!.member;
     const top = under.get(name(over!.assembly, over!.role));
     if (top === undefined) continue;
+    // seen from below a board is behind its ribs, whatever it lies over from before
+    const behind = farthest.get(name(over!.assembly, over!.role))! + 1e-6;
+    if (all.every((i) => shown[i]!.near <= behind)) continue;
     const lift = top + 1e-3 - Math.min(...all.map((i) => depth[i]!));
     if (lift > 0) for (const i of all) depth[i] = depth[i]! + lift;
   }

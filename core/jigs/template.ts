@@ -218,6 +218,12 @@ const PARTS_WIDTH = 90;
 /** Rows up to which a parts list stands in one column at its usual size. */
 const ONE_COLUMN = 24;
 
+/** A plain sheet in as few letters as its column has room for: "sheet .040", "Core 3 mm". */
+const shortSheet = (stock: string): string | undefined =>
+  sheetOf(stock)
+    ?.name.replace(/ (sheet|board)\b/, "")
+    .replace("Basswood", "Wood")
+    .replace(/ in$/, "");
 /** The pieces that lie on a sheet, with how many of each lie there, their stock and end cuts. A long list stands in two columns, so that it does not take a page of its own. */
 function partsList(lying: readonly Resolved[], pieces: readonly Piece[], at: Vec2): Entity[] {
   const here = new Set(lying.map((k) => k.id));
@@ -231,7 +237,7 @@ function partsList(lying: readonly Resolved[], pieces: readonly Piece[], at: Vec
     const texture = sheetOf(p.stock)?.texture;
     const nominal = texture
       ? `sheet ${(texture.pitch / 25.4).toFixed(3).replace(/^0/, "")}`
-      : (otherStock(p.stock) ?? nominalOf(p.shape.kind, p.nominal));
+      : (shortSheet(p.stock) ?? otherStock(p.stock) ?? nominalOf(p.shape.kind, p.nominal));
     const section = [...p.shape.section].sort((x, y) => x - y).map((x) => x.toFixed(2));
     return [p.mark, `${n}`, p.role, nominal, `${section.join(" × ")} mm`, printMm(p.shape.overall, 2)];
   };

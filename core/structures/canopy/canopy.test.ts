@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { ResolvedFrame } from "../../frame";
+import { elevation } from "../../drawing";
 import { boundsOf, dot, polygonArea, type Vec3 } from "../../geometry";
 import { MM_PER_INCH, feet, inches, scaleOf } from "../../units";
 import { contextOf, valuesFrom } from "../fromSpec.fixture";
@@ -120,6 +121,18 @@ describe("a canopy", () => {
       expect(faultsOf(canopyFrame(params as never, ctx)).faults, String(seed)).toEqual([]);
     }
   });
+});
+it("is painted with its board over the ribs from before, and with the ribs on the board from below", () => {
+  const { sticks } = sound(awning({ fall: 3 }));
+  const order = (eye: Vec3, up: Vec3): readonly string[] => elevation(sticks, { id: "side", right: [1, 0, 0], up, eye }).map((s) => s.id); // prettier-ignore
+  const front = order([0, -1, 0], [0, 0, 1]);
+  // square to the board, as it is printed: 3 in 12
+  const [sin, cos] = [3 / Math.hypot(3, 12), 12 / Math.hypot(3, 12)];
+  const below = order([0, sin, -cos], [0, cos, sin]);
+  for (const i of [1, 3, 5]) {
+    expect(front.indexOf("t/board")).toBeGreaterThan(front.indexOf(`t/frame${i}/rib`));
+    expect(below.indexOf("t/board")).toBeLessThan(below.indexOf(`t/frame${i}/rib`));
+  }
 });
 describe("what is said of a canopy", () => {
   it.each([
