@@ -1,4 +1,4 @@
-import type { Joint } from "../frame";
+import type { Contact, Face, Joint } from "../frame";
 
 type Bearing = Extract<Joint, { kind: "bearing" }>;
 /** A part held by another where their faces meet; where they do not, nothing is said. */
@@ -10,4 +10,15 @@ export const touching = (a: string, b: string, aFace: Bearing["aFace"], bFace: B
   aFace,
   bFace,
   contact: "gap",
+});
+
+/** An end of a stick against a face of another. */
+export const buttJoint = (a: string, end: 0 | 1, b: string, face: Face, contact: Contact = "face"): Joint => ({
+  kind: "butt",
+  id: `${a}>${b.slice(b.indexOf("/") + 1)}`,
+  a,
+  end,
+  b,
+  face,
+  contact,
 });

@@ -6,7 +6,7 @@ import { baysOf } from "./bay/bayPlan";
 import { facetsOf, type Facet } from "./roof/facets";
 import { hasLoftFlight, hasTrusses } from "./plan/nominal";
 import { rootOf, type BuildingLayout, type Part } from "./plan/layout";
-import { turn } from "./plan/place";
+import { turn } from "../place";
 import { sideFrame, sideName } from "./plan/sides";
 import { raisedOf } from "./plan/raised";
 import { alongOf, upslope } from "./roof/slopes";

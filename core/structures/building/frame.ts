@@ -20,7 +20,7 @@ import { hipRoof } from "./roof/hip";
 import { joinWalls } from "./walls/joinWalls";
 import { buildingLayout } from "./plan/layout";
 import type { BuildingValues } from "./parameters";
-import { placed } from "./plan/place";
+import { placed } from "../place";
 import { lining } from "./walls/lining";
 import { locatingStrips } from "./walls/locating";
 import { frameDormers, seatValleyBoards } from "./roof/frameDormer";

@@ -4,7 +4,7 @@ import { frameOutline } from "../floors/outlineFloor";
 import { onCentres, onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Wall } from "../plan/layout";
 import { panel, plumbBevels, UNMOVED } from "../roof/panel";
-import { placed, quartersOf } from "../plan/place";
+import { placed, quartersOf } from "../../place";
 import { buttJoint, OUTER, TOP, touching } from "../walls/wallKit";
 import { frameWall } from "../walls/walls";
 import { bayShapes, baysOf, plies, zOf, type Bay } from "./bayPlan";

@@ -6,7 +6,7 @@ import { breakOf, upperSlope } from "../roof/facets";
 import { LEAST } from "./layBoard";
 import { onWall } from "../plan/sides";
 import { hungFoot, rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "../plan/layout";
-import { move, movePlane } from "../plan/place";
+import { move, movePlane } from "../../place";
 import { alongWall, planeZ, slopePlane } from "../roof/slopes";
 import { interruptionsOf } from "../roof/valley";
 

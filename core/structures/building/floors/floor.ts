@@ -2,7 +2,7 @@ import { NEAR } from "../../../geometry";
 import type { Timber } from "../../timber";
 import type { BuildingLayout } from "../plan/layout";
 import { panel } from "../roof/panel";
-import type { Local } from "../plan/place";
+import type { Local } from "../../place";
 import { buttJoint } from "../walls/wallKit";
 import { planks } from "./planks";
 

@@ -3,7 +3,7 @@ import type { Builder } from "../../builder";
 import { type BuildingLayout, type Part, rootOf } from "../plan/layout";
 import { floorSeen } from "../plan/rooms";
 import { frameOutline, turned } from "./outlineFloor";
-import { placed } from "../plan/place";
+import { placed } from "../../place";
 import { touching } from "../walls/wallKit";
 import { frameFloor } from "./floor";
 

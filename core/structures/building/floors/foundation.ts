@@ -4,7 +4,7 @@ import { model } from "../../../units";
 import type { Builder } from "../../builder";
 import type { Timber } from "../../timber";
 import { rootOf, type BuildingLayout, type Part } from "../plan/layout";
-import { move, placed, turn } from "../plan/place";
+import { move, placed, turn } from "../../place";
 import { buttJoint } from "../walls/wallKit";
 
 /** The lines of a part's sill beams: under its long walls, and one in the middle where the joists' span asks for it. */

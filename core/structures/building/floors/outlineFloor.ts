@@ -2,7 +2,7 @@ import type { Face, Joint } from "../../../frame";
 import { clipPolygon, planeAt, polygonArea, type Vec2, ALIKE, NEAR } from "../../../geometry";
 import { boardBreaks } from "./boardRows";
 import type { BuildingLayout } from "../plan/layout";
-import type { Local } from "../plan/place";
+import type { Local } from "../../place";
 import { buttJoint, touching } from "../walls/wallKit";
 
 /** An edge of an outline, its inside to the left: from where to where, along it, and out of it. */

@@ -1,7 +1,7 @@
 import { NEAR } from "../../../geometry";
 import type { Plane } from "../../../geometry";
 import type { BuildingLayout } from "../plan/layout";
-import type { Local } from "../plan/place";
+import type { Local } from "../../place";
 import { rest } from "../cladding/rest";
 import { touching } from "../walls/wallKit";
 import type { FloorSet } from "./floor";

@@ -5,7 +5,7 @@ import type { Context, WallOpening } from "../../kind";
 import { type Timber, timberOf } from "../../timber";
 import { counting } from "../floorAlone";
 import type { BuildingValues } from "../parameters";
-import type { Placement } from "./place";
+import type { Placement } from "../../place";
 import { mainPart, partitionsOf, wingPart } from "./parts";
 
 /** The walls of a part in its own axes: eave walls looking to −q and +q, ends looking to +p and −p. */

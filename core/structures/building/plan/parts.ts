@@ -2,7 +2,7 @@ import { NEAR } from "../../../geometry";
 import { birdsmouth, rafterTable, roughOpening } from "../../../carpentry";
 import { bayDoorway, hasOwnFeet } from "./nominal";
 import type { BuildingValues, SideName } from "../parameters";
-import { type Placement, move, quartersOf, turn } from "./place";
+import { type Placement, move, quartersOf, turn } from "../../place";
 import type { BuildingLayout, Gap, Part, Side, Slope, Wall } from "./layout";
 import { sideFrame, sideName } from "./sides";
 import { boundsSeen, roomSeen } from "./rooms";

@@ -1,7 +1,7 @@
 import { ALIKE } from "../../../geometry";
 import type { Vec3 } from "../../../geometry";
 import type { BuildingValues, SideName } from "../parameters";
-import { type Placement, turn } from "./place";
+import { type Placement, turn } from "../../place";
 import type { BuildingLayout, Part, Side, Wall } from "./layout";
 
 /** Which wall looks the way a side of a part does. */

@@ -6,7 +6,7 @@ import { edgesOf, frameOutline, insideOf } from "../floors/outlineFloor";
 import type { SideName } from "../parameters";
 import { onWall, sideFrame } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Wall } from "../plan/layout";
-import { inverse, placed, quartersOf, type Placement } from "../plan/place";
+import { inverse, placed, quartersOf, type Placement } from "../../place";
 import { buttJoint, touching } from "../walls/wallKit";
 
 /** Which way round a side of the main part lies: all that what stands outside of it needs of a wall. */

@@ -1,20 +1,16 @@
-import { flight, type Flight } from "../../../carpentry";
-import type { Member } from "../../../frame";
-import { planeAt, type Vec3, ALIKE } from "../../../geometry";
+import { flight } from "../../../carpentry";
 import { model, prototype, toPrototype } from "../../../units";
 import type { Builder } from "../../builder";
 import { hasLoftFlight } from "../plan/nominal";
 import { loftFlight } from "./loftFlight";
 import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout } from "../plan/layout";
-import { move, placed, quartersOf, type Local } from "../plan/place";
+import { layFlight, type FlightStock } from "../../flightSticks";
+import { move, placed, quartersOf } from "../../place";
 import { wallNamed } from "./platform";
-import { buttJoint, touching } from "../walls/wallKit";
 
 /** No flight goes on for as long as this: at 7 in a riser it is 87 ft high. */
 const MOST_RISERS = 150;
-/** A railing's posts stand no further apart along the flight, prototype mm: 6 ft, common practice. */
-const RAIL_BAY = 6 * 304.8;
 
 /** What a stair of a row comes to: its flight in prototype mm and where its foot stands. Errors: ground at or over the level it leads to. */
 export function stairOf(l: BuildingLayout, row: BuildingLayout["v"]["stairs"][number]) {
@@ -48,23 +44,15 @@ export function stairOf(l: BuildingLayout, row: BuildingLayout["v"]["stairs"][nu
   };
 }
 
-/** A flight in axes whose q runs up: it lands at q0, its foot stands on `ground`. Model mm. */
-interface FlightSet {
-  readonly root: string;
-  readonly half: number;
-  readonly q0: number;
-  readonly ground: number;
-  readonly f: Flight;
-  readonly rail: boolean;
-}
 /** The flights up to the walls and platforms, and the one inside to the loft. */
 export function stairs(b: Builder, l: BuildingLayout): void {
   const { v, mm } = l;
+  const made: FlightStock = { mm, t: { tread: l.t.tread, stringer: l.t.stringer, rail: l.t.lookout } };
   v.stairs.forEach((row, i) => {
     const s = stairOf(l, row);
     if (s.flight.treads < 1) return;
     const [x, y] = onWall(s.wall, mm(row.at), 0, 0);
-    layFlight(b, l, placed(b, { quarters: quartersOf(s.wall.e), at: [x, y] }), {
+    layFlight(b, made, placed(b, { quarters: quartersOf(s.wall.e), at: [x, y] }), {
       root: rootOf(l, `stair${i + 1}`),
       half: mm(row.width) / 2,
       q0: -s.landing,
@@ -78,7 +66,7 @@ export function stairs(b: Builder, l: BuildingLayout): void {
   const root = rootOf(l, "loft-stair");
   const [x, y] = move(main.place, [main.p[0] + mm(v.loftStairAt) + mm(v.loftStairWidth) / 2, 0, 0]);
   const q0 = main.q[0] + mm(v.loftStairIn) + mm(v.loftStairLength);
-  layFlight(b, l, placed(b, { quarters: main.place.quarters, at: [x, y] }), {
+  layFlight(b, made, placed(b, { quarters: main.place.quarters, at: [x, y] }), {
     root,
     // clear of the joists on both sides
     half: mm(v.loftStairWidth) / 2 - t.joist.w - 0.2,
@@ -87,125 +75,4 @@ export function stairs(b: Builder, l: BuildingLayout): void {
     f: loftFlight(v),
     rail: false,
   });
-}
-/** Notched stringers, treads on them, railings if asked for. */
-function layFlight(b: Builder, l: BuildingLayout, local: Local, x: FlightSet): void {
-  const { t, mm } = l;
-  const { root, half, q0, ground, f } = x;
-  const [rise, run] = [mm(f.riser), mm(f.tread)];
-  const stringers = [-half + t.stringer.w / 2, ...(2 * half > mm(1500) ? [0] : []), half - t.stringer.w / 2];
-  const treads = Array.from({ length: f.treads }, (_, k) => {
-    // tread k + 1 from below, its back at the riser above it
-    const z = ground + (k + 1) * rise;
-    const back = q0 - (f.treads - 1 - k) * run;
-    return local.stick({
-      id: `${root}/tread/${k + 1}`,
-      assembly: root,
-      role: "tread",
-      letter: "TR",
-      timber: t.tread,
-      a: [-half, back - t.tread.v, z],
-      b: [half, back - t.tread.v, z],
-      up: [0, 1, 0],
-      seat: ["-", "+"],
-      square: true,
-      loose: true,
-    }).id;
-  });
-  const landing = local.datum(`${root}/landing`, planeAt([0, q0, 0], [0, 1, 0]));
-  const foot = local.datum(`${root}/ground`, planeAt([0, 0, ground], [0, 0, -1]));
-  stringers.forEach((p, j) => {
-    const id = `${root}/stringer/${j + 1}`;
-    // its upper edge runs through the inner corners of the notches' upper ends, so that each notch is whole
-    const lift = (k: number): Vec3 => [p, q0 - f.treads * run + k * run, ground + k * rise];
-    local.stick({
-      id,
-      assembly: root,
-      role: "stair stringer",
-      letter: "ST",
-      timber: t.stringer,
-      a: lift(0),
-      b: lift(f.treads),
-      up: [0, 0, 1],
-      seat: ["+", "centre"],
-      loose: true,
-    });
-    b.join({ kind: "trim", id: `${id}/landing`, a: id, datum: landing, as: "end1", contact: "gap" });
-    b.join({ kind: "trim", id: `${id}/ground`, a: id, datum: foot, as: "end0", contact: "gap" });
-    treads.forEach((tr, k) => {
-      const riser = local.datum(`${root}/riser-${k + 1}`, planeAt([0, q0 - (f.treads - 1 - k) * run, 0], [0, 1, 0]));
-      b.join({
-        kind: "notch",
-        id: `${id}>${k + 1}`,
-        a: id,
-        b: tr,
-        contact: "line",
-        faces: [{ of: tr, face: "-w" }, { datum: riser }],
-      });
-    });
-  });
-  if (!x.rail) return;
-  const size = l.t.lookout;
-  for (const side of [-1, 1] as const) {
-    const p = side * (half + size.w / 2);
-    const high = mm(34 * 25.4);
-    const post = (k: number): Member => {
-      const tread = treads[k]!;
-      const z = ground + (k + 1) * rise;
-      const q = q0 - (f.treads - 1 - k) * run - t.tread.v / 2;
-      const m = local.stick({
-        id: `${root}/rail-post/${side}-${k + 1}`,
-        assembly: root,
-        role: "rail post",
-        letter: "RP",
-        timber: size,
-        a: [p, q, z - t.tread.w],
-        b: [p, q, z + high],
-        up: [0, 1, 0],
-        ends: [{ kind: "square", beyond: 0 }, undefined],
-        loose: true,
-      });
-      b.join(touching(m.id, tread, side > 0 ? "+w" : "-w", "+w"));
-      return m;
-    };
-    // at both ends, and between them none further apart than a rail is stiff
-    const last = f.treads - 1;
-    const bays = Math.max(1, Math.ceil((last * Math.hypot(rise, run)) / mm(RAIL_BAY) - ALIKE));
-    const places = last === 0 ? [0] : Array.from({ length: bays + 1 }, (_, i) => Math.round((i * last) / bays));
-    const posts = places.map(post);
-    if (posts.length < 2) {
-      b.joints.push({
-        kind: "trim",
-        id: `${posts[0]!.id}/top`,
-        a: posts[0]!.id,
-        datum: local.datum(`${root}/rail-top`, planeAt([0, 0, ground + rise + high], [0, 0, 1])),
-        as: "end1",
-        contact: "gap",
-      });
-      continue;
-    }
-    const at = (k: number): Vec3 => [p, q0 - (f.treads - 1 - k) * run - t.tread.v / 2, ground + (k + 1) * rise + high];
-    const ends = [at(0), at(last)];
-    const slope = (ends[1]![2] - ends[0]![2]) / (ends[1]![1] - ends[0]![1]);
-    const past = size.v;
-    const ext = (e: Vec3, d: number): Vec3 => [e[0], e[1] + d, e[2] + d * slope];
-    const rail = local.stick({
-      id: `${root}/rail/${side}`,
-      assembly: root,
-      role: "railing",
-      letter: "HL",
-      timber: size,
-      a: ext(ends[0]!, -past),
-      // no further than the landing
-      b: ext(ends[1]!, Math.min(past, t.tread.v / 2)),
-      up: [0, 0, 1],
-      seat: ["-", "centre"],
-      ends: [
-        { kind: "plumb", beyond: 0 },
-        { kind: "plumb", beyond: 0 },
-      ],
-      loose: true,
-    }).id;
-    posts.forEach((m) => b.join(buttJoint(m.id, 1, rail, "-v", "line")));
-  }
 }

@@ -3,7 +3,7 @@ import type { Builder } from "../../builder";
 import { coverThick } from "./dormer";
 import { boundPlane, facetsOf, leftAt, onFacet, rightAt, type Facet } from "./facets";
 import { rootOf, type BuildingLayout, type Part } from "../plan/layout";
-import { placed } from "../plan/place";
+import { placed } from "../../place";
 import { eaveDatum, roofKit, slopePlane, upslope } from "./slopes";
 import { touching } from "../walls/wallKit";
 

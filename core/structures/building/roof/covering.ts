@@ -10,7 +10,7 @@ import { boundPlane, facetsOf, leftAt, onFacet, rightAt, trueShape, type Bound, 
 import { rootOf, type BuildingLayout, type Part } from "../plan/layout";
 import { panel, plumbBevels } from "./panel";
 import { rectangleHole } from "../../panel";
-import { inverse, move, placed, turn } from "../plan/place";
+import { inverse, move, placed, turn } from "../../place";
 import { alongOf, upslope } from "./slopes";
 import type { Interruption } from "./valley";
 import { touching } from "../walls/wallKit";

@@ -3,7 +3,7 @@ import { onFacet } from "./facets";
 import { rootOf, type BuildingLayout, type Gap, type Part, type Side, type Slope, type Wall } from "../plan/layout";
 import { sideFrame, sideName } from "../plan/sides";
 import { slopeOf } from "../plan/parts";
-import { move, quartersOf, turn } from "../plan/place";
+import { move, quartersOf, turn } from "../../place";
 import type { RoofHole } from "./roofHoles";
 import { inwardOf, planeZ } from "./slopes";
 

@@ -3,7 +3,7 @@ import type { Builder } from "../../builder";
 import type { BuildingLayout, Part, Side, Slope } from "../plan/layout";
 import { hasSoffit } from "../plan/nominal";
 import { panel } from "./panel";
-import { inverse, placed } from "../plan/place";
+import { inverse, placed } from "../../place";
 import { alongOf, inwardOf, over, planeZ, soffitLevel, type RoofKit, roofKit } from "./slopes";
 import { buttJoint, touching } from "../walls/wallKit";
 

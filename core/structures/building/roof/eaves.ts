@@ -2,7 +2,7 @@ import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Vec3 } from "../../../geometry";
 import type { BuildingLayout, Part, Side } from "../plan/layout";
-import { inverse, placed, type Local } from "../plan/place";
+import { inverse, placed, type Local } from "../../place";
 import { eaveDatum, over, planeZ, roofKit } from "./slopes";
 import type { Interruption } from "./valley";
 

@@ -3,7 +3,7 @@ import type { Builder } from "../../builder";
 import { onCentres, onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout, type Part } from "../plan/layout";
 import { panel } from "./panel";
-import { placed } from "../plan/place";
+import { placed } from "../../place";
 import { wallOn } from "./slopes";
 import { postsOf, studsOf } from "../walls/uprights";
 import { TOP, touching } from "../walls/wallKit";

@@ -7,7 +7,7 @@ import { gableRoof } from "./gable";
 import { rafterStations } from "./rafterStations";
 import { onCentres, sideName } from "../plan/sides";
 import { rootOf, type BuildingLayout } from "../plan/layout";
-import { move, placed, turn } from "../plan/place";
+import { move, placed, turn } from "../../place";
 import { over, planeZ, rafter, roofKit, slopePlane, up, type RoofKit } from "./slopes";
 import { buttJoint, TOP, UNDER, touching } from "../walls/wallKit";
 

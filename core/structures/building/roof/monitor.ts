@@ -2,7 +2,7 @@ import { NEAR } from "../../../geometry";
 import type { Builder } from "../../builder";
 import { gableRoof } from "./gable";
 import { rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "../plan/layout";
-import { move, placed, turn } from "../plan/place";
+import { move, placed, turn } from "../../place";
 import type { RoofHole } from "./roofHoles";
 import { inwardOf, over, planeZ, roofKit } from "./slopes";
 

@@ -2,7 +2,7 @@ import { addScaled, cross, dot, normalize, scale, type Vec2, type Vec3 } from ".
 import type { Builder } from "../../builder";
 import { panelMember, type PanelSeed } from "../../panel";
 import type { BuildingLayout } from "../plan/layout";
-import { move, turn, type Placement } from "../plan/place";
+import { move, turn, type Placement } from "../../place";
 
 /** Axes of the building itself, for what is given in them. */
 export const UNMOVED: Placement = { quarters: 0, at: [0, 0] };

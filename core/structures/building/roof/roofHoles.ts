@@ -5,7 +5,7 @@ import { dormerOpenings } from "./dormer";
 import { onFacet } from "./facets";
 import { rootOf, type BuildingLayout, type Part, type Side, type Slope } from "../plan/layout";
 import { sideName } from "../plan/sides";
-import { inverse, placed } from "../plan/place";
+import { inverse, placed } from "../../place";
 import { alongOf, planeZ, sideFace, slopePlane } from "./slopes";
 
 /** An opening through a slope of the main part: along the eave to the right as seen from outside, and inward of the wall, level. Model mm. */

@@ -4,7 +4,7 @@ import { coverThick, stock, type Dormer } from "./dormer";
 import { rafterStations } from "./rafterStations";
 import { onCentres } from "../plan/sides";
 import { rootOf } from "../plan/layout";
-import { placed } from "../plan/place";
+import { placed } from "../../place";
 import { birdsmouthOver, over, planeZ, rafter, slopePlane, tail, up, type RoofKit } from "./slopes";
 import { buttJoint } from "../walls/wallKit";
 

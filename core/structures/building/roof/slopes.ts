@@ -2,7 +2,7 @@ import type { Face, Joint, Member } from "../../../frame";
 import { addScaled, normalize, planeAt, type Plane, type Vec3, NEAR } from "../../../geometry";
 import { rootOf, type BuildingLayout, type Part, type Side, type Slope, type Wall } from "../plan/layout";
 import { hasSoffit } from "../plan/nominal";
-import { move, type Local } from "../plan/place";
+import { move, type Local } from "../../place";
 import { postsOf, studsOf } from "../walls/uprights";
 import { touching } from "../walls/wallKit";
 

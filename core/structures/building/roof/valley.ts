@@ -19,7 +19,7 @@ import {
   wallOn,
   type RoofKit,
 } from "./slopes";
-import { inverse, move, placed } from "../plan/place";
+import { inverse, move, placed } from "../../place";
 import type { Builder } from "../../builder";
 import { buttJoint, TOP } from "../walls/wallKit";
 

@@ -3,7 +3,7 @@ import type { Builder } from "../../builder";
 import type { Vec3 } from "../../../geometry";
 import { onWall } from "../plan/sides";
 import { rootOf, type BuildingLayout } from "../plan/layout";
-import { placed, quartersOf } from "../plan/place";
+import { placed, quartersOf } from "../../place";
 import { buttJoint } from "../walls/wallKit";
 
 /** Canopies: rafters falling away from a ledger on the wall to a beam that knee brackets carry. */

@@ -1,7 +1,7 @@
 import type { Builder } from "../../builder";
 import { rootOf, type BuildingLayout } from "../plan/layout";
 import { hasTrusses } from "../plan/nominal";
-import { placed } from "../plan/place";
+import { placed } from "../../place";
 import { raisedOf } from "../plan/raised";
 import { rest } from "../cladding/rest";
 import { planeZ } from "../roof/slopes";

@@ -1,5 +1,5 @@
-export { touching } from "../../touching";
-import type { Contact, Face, Joint } from "../../../frame";
+export { buttJoint, touching } from "../../touching";
+import type { Face } from "../../../frame";
 import type { Vec3 } from "../../../geometry";
 import type { Builder } from "../../builder";
 import type { Timber } from "../../timber";
@@ -71,14 +71,3 @@ export const RIGHT: Face = "+w";
 export const LEFT: Face = "-w";
 /** Faces of what stands on edge along a wall. */
 export const EDGE = { top: "+v", under: "-v", outer: "+w", inner: "-w" } as const satisfies Record<string, Face>;
-
-/** An end of a stick against a face of another. */
-export const buttJoint = (a: string, end: 0 | 1, b: string, face: Face, contact: Contact = "face"): Joint => ({
-  kind: "butt",
-  id: `${a}>${b.slice(b.indexOf("/") + 1)}`,
-  a,
-  end,
-  b,
-  face,
-  contact,
-});

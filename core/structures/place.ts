@@ -1,5 +1,5 @@
-import type { Plane, Vec3 } from "../../../geometry";
-import type { Builder } from "../../builder";
+import type { Plane, Vec3 } from "../geometry";
+import type { Builder } from "./builder";
 
 /** Where a part of a building stands: its own axes (p along its ridge, q across, z up) turned by quarters and moved, model mm. */
 export interface Placement {
