@@ -97,7 +97,7 @@ export function agentsCottage(): JobDoc {
   };
 }
 
-/** The silos at Cray siding: four tubes of pipe with panels between, a deck and the headhouse on it, and a shelter over the loading track's platform. */
+/** The silos at Cray siding: four tubes of pipe with panels between, a deck and the headhouse on it, and before them a platform on columns with its shelter, stair and gate. */
 export function silos(): JobDoc {
   const job = emptyJob("Silos at Cray siding");
   const row = newStructure("tubes", "silos", "Silos", {
@@ -109,7 +109,21 @@ export function silos(): JobDoc {
     houseLength: feet(44),
     houseOpenings: [window("front", 8, 3, 4, 3), window("front", 22, 3, 4, 3), window("front", 36, 3, 4, 3), door("right", 6, 3, 7, "boards")], // prettier-ignore
   });
-  const shelter = newStructure("canopy", "shelter", "Shelter", { ...start("canopy", "Canopy on posts with lights"), length: feet(30), depth: feet(9), lights: 4, height: feet(14) }); // prettier-ignore
+  const platform = newStructure("platform", "platform", "Platform", {
+    length: feet(56),
+    depth: feet(11),
+    height: feet(11),
+    bents: 4,
+    margin: feet(2),
+    inset: feet(2.5),
+    railing: "fence",
+    shelter: "gable",
+    shelterFrom: 2,
+    shelterTo: 3,
+    roofWide: feet(12),
+    stairs: [{ side: "left", at: feet(5.5), width: feet(4), tread: inches(10.5), riser: inches(7), rail: true }],
+    gates: [{ side: "back", at: feet(14), width: feet(5), leaf: true }],
+  });
   return {
     ...job,
     brief: {
@@ -125,7 +139,7 @@ export function silos(): JobDoc {
     },
     structures: [
       { ...row, place: { x: 0, y: 0, z: 0, turn: 0 } },
-      { ...shelter, place: { x: 0, y: -38, z: 0, turn: 0 } },
+      { ...platform, place: { x: 0, y: -75, z: 0, turn: 0 } },
     ],
   };
 }

@@ -1,9 +1,7 @@
 import type { Design } from "../job";
+import { USUAL_SHEET } from "../lumber";
 import { model, printMm } from "../units";
 import type { Finding } from "./findings";
-
-/** How long sheets are as they are sold, model mm: 12 in of plain styrene and of most wood sheet of hobby shops. Common practice, no source. */
-export const USUAL_SHEET = 304.8;
 
 /** Sheet parts that come out of no sheet of the usual size, as one matter. */
 export function longSheets(d: Design): Finding[] {

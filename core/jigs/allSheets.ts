@@ -1,6 +1,7 @@
 import { registerSheets } from "./kindSheets";
 import { buildingSheets } from "./building/buildingSheets";
 import { canopySheets } from "./canopy/canopySheets";
+import { platformSheets } from "./platform/platformSheets";
 import { sheetBuildingSheets } from "./sheet/sheetBuildingSheets";
 import { tubeSheets } from "./tubes/tubeSheets";
 import { trestleSheets } from "./trestle/trestleSheets";
@@ -11,3 +12,4 @@ registerSheets("building", buildingSheets);
 registerSheets("sheet", sheetBuildingSheets);
 registerSheets("canopy", canopySheets);
 registerSheets("tubes", tubeSheets);
+registerSheets("platform", platformSheets);

@@ -18,6 +18,7 @@ const IN_PLACE: Readonly<Record<string, readonly string[]>> = {
   canopy: [],
   // round ones have patterns to wrap, not places on a board
   tubes: ["tube", "wrap", "hoop"],
+  platform: [],
   traced: ["purlin"],
 };
 const words = (d: Drawing, layers: readonly string[]): string[] =>

@@ -218,10 +218,11 @@ const PARTS_WIDTH = 90;
 /** Rows up to which a parts list stands in one column at its usual size. */
 const ONE_COLUMN = 24;
 
-/** A plain sheet in as few letters as its column has room for: "sheet .040", "Core 3 mm". */
+/** A plain sheet in as few letters as its column has room for: "plain .040", "Core 3 mm". */
 const shortSheet = (stock: string): string | undefined =>
   sheetOf(stock)
     ?.name.replace(/ (sheet|board)\b/, "")
+    .replace("Styrene", "plain")
     .replace("Basswood", "Wood")
     .replace(/ in$/, "");
 /** The pieces that lie on a sheet, with how many of each lie there, their stock and end cuts. A long list stands in two columns, so that it does not take a page of its own. */

@@ -38,6 +38,9 @@ export interface SheetItem {
   readonly texture?: { readonly id: TextureId; readonly pitch: Model; readonly relief: Model };
 }
 
+/** How long sheets are as they are sold, model mm: 12 in of plain styrene and of most wood sheet of hobby shops. Common practice, no source. */
+export const USUAL_SHEET = 304.8;
+
 const inch = (n: number): Model => model(n * MM_PER_INCH);
 const thou = (n: number): string => `.${String(n).padStart(3, "0")}`;
 const sizes = (...of: readonly (readonly [number, number])[]) => of.map(([a, b]) => [inch(a), inch(b)] as const);

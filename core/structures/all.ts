@@ -1,6 +1,7 @@
 import { building } from "./building";
 import { canopy } from "./canopy";
 import type { StructureKind } from "./kind";
+import { platform } from "./platform";
 import { registerKind } from "./registry";
 import { sheetBuilding } from "./sheet";
 import { snowshed } from "./snowshed";
@@ -19,6 +20,7 @@ export const KINDS: readonly StructureKind[] = [
   sheetBuilding,
   canopy,
   tubes,
+  platform,
   snowshed,
   traced,
 ];

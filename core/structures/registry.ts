@@ -12,6 +12,7 @@ const LOADERS = {
   sheet: async () => (await import("./sheet")).sheetBuilding,
   canopy: async () => (await import("./canopy")).canopy,
   tubes: async () => (await import("./tubes")).tubes,
+  platform: async () => (await import("./platform")).platform,
   snowshed: async () => (await import("./snowshed")).snowshed,
   traced: async () => (await import("./traced")).traced,
 } as const satisfies Readonly<Record<string, () => Promise<StructureKind>>>;
