@@ -21,6 +21,8 @@ export function companyStore(): JobDoc {
     stoneSill: inches(5),
     quoins: inches(13.75),
     coping: "styrene/40",
+    bands: [{ at: feet(22.75), high: inches(16), out: inches(16), walls: "front", brackets: 6, dentils: inches(8) }],
+    bracketHigh: inches(14),
     openings: [
       window("front", 7, 8, 7, 2, shop),
       door("front", 15, 4, 9, "glazed"),
@@ -67,6 +69,10 @@ export function agentsCottage(): JobDoc {
     rise: 8,
     corner: "post",
     cornerPost: "10×10",
+    fascia: inches(7),
+    cover: "strips",
+    exposure: inches(9),
+    ridgeCap: inches(8),
     openings: [
       window("front", 6, 2.5, 5, 2.5, { shutters: "both" }),
       door("front", 14, 3, 7, "panel", { up: 2 }),

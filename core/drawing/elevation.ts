@@ -70,7 +70,11 @@ function liftOver(sticks: readonly Resolved[], shown: readonly Shown[], depth: F
     if (group) group.push(i);
     else groups.set(m.over.group, [i]);
   });
-  sticks.forEach(({ member: { over } }, i) => {
+  const placed = new Map<string, number>();
+  sticks.forEach(({ member: { id, over } }, i) => {
+    const on = over?.on === undefined ? undefined : placed.get(over.on);
+    if (on !== undefined) depth[i] = Math.max(depth[i]!, depth[on]! + 1e-3);
+    placed.set(id, i);
     const own = over?.own === undefined ? undefined : under.get(name(over.own, over.role));
     if (own !== undefined) depth[i] = Math.max(depth[i]!, own + 1e-3);
   });

@@ -36,6 +36,12 @@ export function cutWords(s: Resolved): string | undefined {
     out.push(whole(body.thickness));
     outline(body.outline, body.bevel);
     for (const h of body.holes) outline(h.outline, h.bevel);
+    if (body.texture) {
+      const { across, pitch, first } = body.texture;
+      // where its lines lie from the first corner, whichever of them is named
+      const off = first - (across === "u" ? from : body.outline[0]![1]);
+      out.push("lines", across, whole(pitch), whole(off - Math.floor(off / pitch + STEP) * pitch));
+    }
   } else {
     const first = s.cuts.find((c) => c.as === "end0");
     if (!first) return undefined;

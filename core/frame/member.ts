@@ -111,8 +111,8 @@ export interface Member {
   readonly loose?: boolean;
   /** Stands on the ground: what stands on it hangs together by it, like the bents of a trestle that has no stringers. */
   readonly grounded?: boolean;
-  /** What it lies over, for a painter who goes by depth: the sticks of a role in an assembly, which slope away under it. Those of a group keep their own order, but for what lies over an assembly of the group's own besides. */
-  readonly over?: { readonly assembly: string; readonly role: string; readonly group: string; readonly own?: string };
+  /** What it lies over, for a painter who goes by depth: the sticks of a role in an assembly, which slope away under it. Those of a group keep their own order, but for what lies over an assembly of the group's own besides, or on a stick that was placed before it. */
+  readonly over?: { readonly assembly: string; readonly role: string; readonly group: string; readonly own?: string; readonly on?: string }; // prettier-ignore
   /** "any": plain stock may be turned over every way; "face": the -w face has to stay out of sight (textured or grained); "none": what is on its face has its own way up. */
   readonly turning?: Turning;
 }

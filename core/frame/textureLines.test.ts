@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { model } from "../units";
-import { pieceShape, samePiece, textureLines, type PanelBody } from ".";
+import { piecesOf, pieceShape, samePiece, textureLines, type PanelBody } from ".";
 import { sheetFixture } from "./sheet.fixture";
 
 const sheet = (texture: PanelBody["texture"], over: Partial<PanelBody> = {}) => sheetFixture({ ...(texture ? { texture } : {}), ...over }); // prettier-ignore
@@ -55,6 +55,21 @@ describe("two sheets", () => {
     expect(samePiece(a, shape(lines("v", 3, 1)), "face")).toBe(false);
     expect(samePiece(a, shape(lines("u", 2.5, 1)), "face")).toBe(false);
     expect(samePiece(a, shape(undefined), "face")).toBe(false);
+  });
+  it("stand under marks of their own where their lines lie otherwise, under one where another line of them is named", () => {
+    const cut = (id: string, first: number, across: "u" | "v" = "u") => ({
+      ...sheet(lines(across, 3, first, false)),
+      id,
+    });
+    const marks = piecesOf([
+      cut("a", 1),
+      cut("b", 2.5),
+      cut("c", 4),
+      cut("d", -0.5),
+      cut("e", 1, "v"),
+      cut("f", 7, "v"),
+    ]);
+    expect(marks.map((p) => p.sticks)).toEqual([["a", "c"], ["b", "d"], ["e", "f"]]); // prettier-ignore
   });
   it("turned by half a turn are one only where the texture may be turned", () => {
     const [left, right] = [hole(2, 4, 6, 8), hole(14, 2, 18, 6)].map((holes) => (t: boolean) => shape(lines("v", 5, 0, t), { holes })); // prettier-ignore

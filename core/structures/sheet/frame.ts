@@ -2,14 +2,16 @@ import type { Face, Frame } from "../../frame";
 import { NEAR, dot, planeAt, scale, type Vec3 } from "../../geometry";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
-import { panelMember, rectangleHole, type PanelSeed } from "../panel";
+import { panelMember, rectangleHole, rectangleOf, type PanelSeed } from "../panel";
 import { touching } from "../touching";
 import { wallLines } from "../wallLines";
 import { timberOf, type Timber } from "../timber";
 import { holeIn, type MadeOpening, type PartName } from "./layeredOpenings";
 import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
-import { coping, quoins } from "./masonry";
+import { coping, leftEdge, quoins } from "./masonry";
+import { roofCover, slopesOf } from "./cover";
 import type { SheetValues } from "./parameters";
+import { bandsAndCornices, cornerBoards, fascias, type On } from "./trim";
 
 const ROLES = { face: ["facing", "FS"], core: ["core sheet", "WC"], back: ["lining sheet", "WB"] } as const;
 /** Glued where their faces meet. */
@@ -30,6 +32,13 @@ export function sheetFrame(v: SheetValues, ctx: Context): Frame {
   if (v.roof === "flat") coping(b, l, ctx, (w, i) => layerId(l, ctx, w, i));
   if (v.roof === "flat") flatRoof(b, l, ctx);
   else if (v.roof !== "none") slopes(b, l, ctx);
+  const on: On = { face: (w) => layerId(l, ctx, w, 0), roof: (side) => `${ctx.structure}/roof/${side}` };
+  cornerBoards(b, l, ctx, on);
+  bandsAndCornices(b, l, ctx, on);
+  if (l.k > 0) {
+    fascias(b, l, ctx, on);
+    roofCover(b, l, ctx, on.roof, overFront(l, ctx));
+  }
   return b.frame();
 }
 const wallId = (ctx: Context, w: Pick<SheetWall, "name">): string => `${ctx.structure}/${w.name}`;
@@ -102,10 +111,9 @@ function openingParts(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, ro
 /** What a corner is glued by: layer by layer as it is made, a post, a block inside. */
 function corners(b: Builder, l: SheetLayout, ctx: Context): void {
   const { v } = l;
-  const last = (w: SheetWall): number => (w.long || v.roof !== "gable" ? 3 : 4);
   l.walls.forEach((w, n) => {
     const next = l.walls[(n + 1) % 4]!;
-    const [right, left]: readonly Face[] = ["e1", `e${last(next)}`];
+    const [right, left]: readonly Face[] = ["e1", leftEdge(l, next)];
     if (v.corner === "post") return cornerPost(b, l, ctx, w, next, [right!, left!]);
     l.layers.forEach((_, i) => {
       const [mine, its] = [layerId(l, ctx, w, i), layerId(l, ctx, next, i)];
@@ -173,34 +181,21 @@ function block(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, next: She
 }
 
 const roofPanel = (l: SheetLayout, ctx: Context, s: Pick<PanelSeed, "id" | "origin" | "u" | "v" | "outline" | "bevel" | "holes" | "over">) => panelMember(ctx.structure, { assembly: `${ctx.structure}/roof`, role: "roof sheet", letter: "RS", thickness: l.roof.thickness, stock: l.roof.id, ...s }); // prettier-ignore
+/** An eave hangs out over the front wall, and what covers the roof with it. */
+const overFront = (l: SheetLayout, ctx: Context): NonNullable<PanelSeed["over"]> => ({ assembly: `${ctx.structure}/front`, role: ROLES[l.layers[0]!.name][0], group: `${ctx.structure}/roof` }); // prettier-ignore
 /** One panel to each slope, its underside on the walls; two are mitred plumb at the ridge. */
 function slopes(b: Builder, l: SheetLayout, ctx: Context): void {
-  const { v, mm } = l;
-  const tilt = Math.atan(l.k);
-  const [c, s] = [Math.cos(tilt), Math.sin(tilt)];
-  const half = l.long / 2 + mm(v.gableOverhang);
-  const out = mm(v.overhang) / c;
-  const gable = v.roof === "gable";
-  for (const side of gable ? (["front", "back"] as const) : (["front"] as const)) {
-    const sign = side === "front" ? 1 : -1;
-    const run = gable ? l.wide / 2 / c : l.wide / c + out;
-    const origin: Vec3 = [0, (-sign * l.wide) / 2, l.high];
-    const id = `${ctx.structure}/roof/${side}`;
-    const bevel = [0, 0, gable ? (-tilt * 180) / Math.PI : 0, 0];
-    // its eave hangs out over the front wall
-    const over = {
-      assembly: `${ctx.structure}/front`,
-      role: ROLES[l.layers[0]!.name][0],
-      group: `${ctx.structure}/roof`,
-    };
-    const outline = [[-half, -out], [half, -out], [half, run], [-half, run]] as const; // prettier-ignore
-    b.add(roofPanel(l, ctx, { id, origin, u: [sign, 0, 0], v: [0, sign * c, s], outline, bevel, over }));
-    b.datums[`under-${side}`] = planeAt(origin, [0, -sign * s, c]);
+  const gable = l.v.roof === "gable";
+  for (const x of slopesOf(l)) {
+    const id = `${ctx.structure}/roof/${x.side}`;
+    const bevel = [0, 0, gable ? (-x.tilt * 180) / Math.PI : 0, 0];
+    b.add(roofPanel(l, ctx, { id, origin: x.origin, u: x.u, v: x.v, outline: rectangleOf([-x.half, x.half], [x.from, x.to]), bevel, over: overFront(l, ctx) })); // prettier-ignore
+    b.datums[`under-${x.side}`] = planeAt(x.origin, x.n);
     for (const w of l.walls)
       l.layers.forEach((_, i) => {
         // an end of a gable has an edge under each slope, seen from outside the right one first
-        const edge = w.long || !gable || (side === "back") === (w.name === "right") ? "e2" : "e3";
-        if (!w.long || w.name === side || !gable) glue(b, id, layerId(l, ctx, w, i), "-w", edge);
+        const edge = w.long || !gable || (x.side === "back") === (w.name === "right") ? "e2" : "e3";
+        if (!w.long || w.name === x.side || !gable) glue(b, id, layerId(l, ctx, w, i), "-w", edge);
       });
   }
   if (gable) glue(b, `${ctx.structure}/roof/front`, `${ctx.structure}/roof/back`, "e2", "e2");

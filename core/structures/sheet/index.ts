@@ -82,6 +82,10 @@ export const sheetBuilding: StructureKind = {
     const [, place] = id.split("/");
     const opening = /^opening(\d+)$/.exec(place ?? "");
     if (opening) return [`openings.${Number(opening[1]) - 1}`, "Windows and doors in layers", "Masonry"];
+    const band = /^band(\d+)$/.exec(place ?? "");
+    if (band) return [`bands.${Number(band[1]) - 1}`, "Bands and cornices"];
+    if (place === "cover") return ["Roof cover"];
+    if (place === "trim") return ["Trim"];
     if (place === "quoins" || place === "coping") return ["Masonry"];
     return place === "roof" ? ["Roof"] : place?.startsWith("corner-") ? ["Corners"] : ["Layers", "Openings", "Plan"];
   },

@@ -8,6 +8,8 @@ import { unusual } from "../unusual";
 import { inLayers } from "./layeredOpenings";
 import { layersOf, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout";
 import { sheetSpec, type SheetValues } from "./parameters";
+import { cornerTake } from "./trim";
+import { trimFaults, trimRemarks, trimShown } from "./trimJudgement";
 
 const fi = (mm: number): string => printFeetInches(mm);
 const SIZES = ["cornerPost", "blocks", "ledge"] as const;
@@ -55,7 +57,13 @@ export function sheetCheck(v: SheetValues, ctx?: Context): string[] {
   if (v.roof === "flat" && v.coping !== "none" && Math.min(l.long, l.wide) < 2 * (l.stack + l.mm(v.copingOver)) + 1)
     return [`Parapet caps that overhang ${fi(v.copingOver)} meet over ${fi(Math.min(v.length, v.width))}; let them overhang less.`]; // prettier-ignore
   for (const w of l.walls) out.push(...openingFaults(l, w, block, ctx));
+  out.push(...trimFaults(l, ctx, wholeOpening));
   return out;
+}
+/** An opening with all that belongs to it: what is glued behind, trim and shutters. */
+function wholeOpening(w: SheetWall, g: WallOpening): WallOpening {
+  const { inner, outer, head, sill } = w.made.find(({ opening }) => opening.gap.name === g.name)!.opening.reach;
+  return { ...g, from: g.from - Math.max(inner, outer[0]), to: g.to + Math.max(inner, outer[1]), head: g.head + Math.max(inner, head), sill: g.door ? g.sill : g.sill - Math.max(inner, sill) }; // prettier-ignore
 }
 /** Openings that run into a corner, into each other, or out of their wall. */
 function openingFaults(l: SheetLayout, w: SheetWall, corner: number, ctx: Context): string[] {
@@ -64,20 +72,21 @@ function openingFaults(l: SheetLayout, w: SheetWall, corner: number, ctx: Contex
   const sorted = [...w.gaps].sort((a, b) => a.from - b.from);
   const number = (name: string): string => name.replace(/^opening/, "Opening ");
   const made = new Map(w.made.map(({ opening }) => [opening.gap.name, opening]));
-  /** An opening with all that belongs to it: what is glued behind, trim and shutters. */
-  const whole = (g: WallOpening): WallOpening => {
-    const { inner, outer, head, sill } = made.get(g.name)!.reach;
-    return { ...g, from: g.from - Math.max(inner, outer[0]), to: g.to + Math.max(inner, outer[1]), head: g.head + Math.max(inner, head), sill: g.door ? g.sill : g.sill - Math.max(inner, sill) }; // prettier-ignore
-  };
+  const whole = (g: WallOpening): WallOpening => wholeOpening(w, g);
   for (const { opening } of w.made) {
     const pane = opening.seed ? leastPane(opening.seed) : Infinity;
     if (pane < l.v.leastBar)
       out.push(`${number(opening.gap.name)} has ${pane > 0 ? `panes of ${printMm(pane, 2)}` : "no room for its panes"}; take fewer of them, narrower stiles and bars, or a larger opening.`); // prettier-ignore
     const { from, to, name } = opening.gap;
     const past = Math.min(from - opening.reach.outer[0], w.length - to - opening.reach.outer[1]);
-    const quoin = l.v.quoins > 0 ? l.mm(l.v.quoinLong) + LEAST_STRIP : 0;
-    if (past >= 0 && past < quoin && opening.parts.some((x) => x.depth < 0))
-      out.push(`What is on the face round ${number(name).toLowerCase()} meets the quoins, which reach ${fi(l.v.quoinLong)} from the corner; move it in.`); // prettier-ignore
+    const take = cornerTake(l) > 0 ? cornerTake(l) + LEAST_STRIP : 0;
+    const [words, reach] = l.v.quoins > 0 ? ["quoins", l.v.quoinLong] : ["corner boards", l.v.cornerTrim];
+    // a casting with a flange lies on the face too
+    const onFace = opening.parts.some((x) => x.depth < 0) || (l.v.cornerTrim > 0 && l.v.openings[Number(name.slice(7)) - 1]!.mount === "flange"); // prettier-ignore
+    if (past >= 0 && past < take && onFace)
+      out.push(`What is on the face round ${number(name).toLowerCase()} meets the ${words}, which reach ${fi(reach)} from the corner; move it in.`); // prettier-ignore
+    if (past >= 0 && past < l.mm(l.v.cornerTrim) + LEAST_STRIP && !onFace)
+      out.push(`${number(name)} is ${p(past)} from the corner, behind the corner board; move it in.`);
     if (past < 0 && Math.min(from, w.length - to) >= 0)
       out.push(`The trim or shutters of ${number(name).toLowerCase()} come ${p(-past)} past the end of their wall; move it in, or leave them out on that side.`); // prettier-ignore
   }
@@ -140,7 +149,7 @@ export function sheetRemarks(v: SheetValues, ctx?: Context): Remark[] {
       text: `Square tops bear on their edge alone, and stand ${printMm(l.k * l.stack, 2)} off the slope over ${printMm(l.stack, 2)}: bevel them ${printNumber((Math.atan(l.k) * 180) / Math.PI, 1)}°.`,
       fix: { label: "Bevel them", value: "bevelled" },
     });
-  out.push(...barRemarks(l, ctx));
+  out.push(...barRemarks(l, ctx), ...trimRemarks(l));
   if (l.face)
     v.openings.forEach((o, i) => {
       const { relief } = l.face!.item.texture!;
@@ -191,6 +200,8 @@ function barRemarks(l: SheetLayout, ctx: Context): Remark[] {
 /** Whether a parameter plays a part for these values. */
 export function sheetShown(v: SheetValues, path: string): boolean {
   const sloped = v.roof === "gable" || v.roof === "shed";
+  const trim = trimShown(v, path.split(".")[0]!);
+  if (trim !== undefined) return trim;
   switch (path.split(".")[0]) {
     case "rise":
     case "overhang":

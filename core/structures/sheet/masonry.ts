@@ -1,3 +1,4 @@
+import type { Face } from "../../frame";
 import type { Vec2 } from "../../geometry";
 import { sheetOf } from "../../lumber";
 import type { Builder } from "../builder";
@@ -8,6 +9,9 @@ import { onSheetWall, under, type SheetLayout, type SheetWall } from "./layout";
 
 /** A last stone lower than this is left out, model mm. */
 const LEAST_STONE = 0.5;
+
+/** The edge of a wall's layers at its left end, seen from outside: the ends under a gable have a corner more. */
+export const leftEdge = (l: SheetLayout, w: SheetWall): Face => (w.long || l.v.roof !== "gable" ? "e3" : "e4");
 
 /** From where to where each quoin of a corner reaches, from the higher foot to where the lower wall's outside ends: the last is as high as what is left. Model mm over the floor. */
 export function quoinCourses(l: SheetLayout, w: SheetWall, next: SheetWall): readonly (readonly [number, number])[] {
@@ -50,6 +54,8 @@ export function quoins(b: Builder, l: SheetLayout, ctx: Context, face: (w: Sheet
           }),
         );
         b.join(touching(id, face(wall), "-w", "+w"));
+        // the end of a short one may lie on the edge of the wall round the corner alone
+        b.join(touching(id, face(wall === w ? next : w), "-w", wall === w ? leftEdge(l, next) : "e1"));
         if (l.v.corner === "post") b.join(touching(id, `${ctx.structure}/corner-post/${w.name}-${next.name}`, "-w", "+v")); // prettier-ignore
       };
       plate(w, w.length - (first ? long : short), w.length + (first ? t : 0), "left");

@@ -1,5 +1,6 @@
 import { feet, inches } from "../../units";
 import { batter, choice, count, dto, length, numeric, section, table, type ParamsOf, options, span } from "../spec";
+import { trimSpec } from "./trimParameters";
 import { CLEAR_SHEETS, NO_SHEET, PLAIN_SHEETS, TEXTURE_OPTIONS } from "../sheetOptions";
 
 const [plan, roof, layers, corners, openings, layered] = [
@@ -147,6 +148,7 @@ export const sheetSpec = {
   stoneSheet: choice({ group: masonry, label: "Lintels, sills and quoins of", def: "styrene/15", options: PLAIN_SHEETS, help: "On the wall's face." }), // prettier-ignore
   coping: choice({ group: masonry, label: "Parapet caps of", def: "none", options: [NO_SHEET, ...PLAIN_SHEETS], help: "On the walls round a flat roof, mitred at the corners." }), // prettier-ignore
   copingOver: length({ group: masonry, label: "Parapet caps overhang by", def: inches(2), ...span(feet(0), feet(3), [inches(0.5), inches(8)]), help: "On both sides of the wall." }), // prettier-ignore
+  ...trimSpec,
   bar: strip("Glazing bars", 1.25, [0.75, 3], "Width between two panes."),
   leastBar: numeric({ group: layered, label: "Least width that survives", unit: "mm", def: 0.35, min: 0.1, max: 3, usual: [0.25, 1], help: "Model mm that your knife or cutter leaves standing. What would be narrower is made so wide." }), // prettier-ignore
   stile: strip("Stiles and rails", 2.5, [1.5, 6], "Of sashes and doors; a sash's meeting rail too."),

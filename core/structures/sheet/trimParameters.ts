@@ -1,0 +1,55 @@
+import { feet, inches } from "../../units";
+import { choice, count, length, options, span, table } from "../spec";
+import { PLAIN_SHEETS } from "../sheetOptions";
+
+const [trim, bands, cover] = ["Trim", "Bands and cornices", "Roof cover"];
+
+/** What is put on walls and roof in strips: corner boards, fascias, bands and cornices with brackets and dentils, covers of the roof. Prototype mm. Usual values are common practice. */
+export const trimSpec = {
+  cornerTrim: length({ group: trim, label: "Corner boards, width", def: feet(0), ...span(feet(0), feet(4), [feet(0), inches(12)]), help: "On the face of both walls at every corner; they cover the edges of the layers. 0 leaves them out." }), // prettier-ignore
+  fascia: length({ group: trim, label: "Fascias and barge boards, height", def: feet(0), ...span(feet(0), feet(4), [feet(0), inches(14)]), help: "Under the edge of an overhanging roof: level ones at the eaves, sloping ones at the ends, which cover their ends. 0 leaves them out." }), // prettier-ignore
+  stripSheet: choice({ group: trim, label: "Corner boards, fascias and bands of", def: "styrene/20", options: PLAIN_SHEETS, help: "On the walls' face and under the roof." }), // prettier-ignore
+  bands: table({
+    group: bands,
+    label: "Bands and cornices",
+    noun: "band",
+    def: [],
+    most: 12,
+    help: "Between storeys and under the top: mitred where they go round a corner, square between corner boards or quoins.",
+    columns: {
+      at: length({ group: bands, label: "Top over the floor", def: feet(8), ...span(feet(0), feet(120), [feet(2), feet(60)]), help: "Of the strip on the wall; a shelf lies on it." }), // prettier-ignore
+      high: length({ group: bands, label: "Height", def: inches(10), ...span(inches(1), feet(8), [inches(4), feet(4)]), help: "Of the strip on the wall." }), // prettier-ignore
+      out: length({ group: bands, label: "Shelf out of the wall", def: inches(0), ...span(inches(0), feet(6), [inches(0), feet(3)]), help: "0 leaves the shelf out." }), // prettier-ignore
+      walls: choice({ group: bands, label: "On", def: "all", options: options({ all: "all walls", front: "the front alone" }), help: "Which walls it runs along." }), // prettier-ignore
+      brackets: count({ group: bands, label: "Brackets on the front", def: 0, min: 0, max: 60, help: "Under the shelf, evenly spaced; other walls have them about as far apart." }), // prettier-ignore
+      dentils: length({ group: bands, label: "Dentils, middle to middle", def: inches(0), ...span(inches(0), feet(4), [inches(0), feet(1)]), help: "About: a wall is divided evenly. 0 leaves them out." }), // prettier-ignore
+    },
+  }),
+  shelfSheet: choice({ group: bands, label: "Shelves of", def: "styrene/30", options: PLAIN_SHEETS, help: "On the strip." }), // prettier-ignore
+  bracketSheet: choice({ group: bands, label: "Brackets of", def: "styrene/60", options: PLAIN_SHEETS, help: "As wide as the sheet is thick." }), // prettier-ignore
+  bracketHigh: length({ group: bands, label: "Height of a bracket", def: inches(9), ...span(inches(1), feet(8), [inches(4), feet(4)]), help: "No higher than its strip." }), // prettier-ignore
+  dentilSheet: choice({ group: bands, label: "Dentils of", def: "styrene/20", options: PLAIN_SHEETS, help: "As far out as the sheet is thick." }), // prettier-ignore
+  dentilWide: length({ group: bands, label: "Width of a dentil", def: inches(3), ...span(inches(0.5), feet(2), [inches(1.5), inches(8)]), help: "Along the wall." }), // prettier-ignore
+  dentilHigh: length({ group: bands, label: "Height of a dentil", def: inches(4), ...span(inches(0.5), feet(4), [inches(2), inches(12)]), help: "No higher than its strip." }), // prettier-ignore
+  cover: choice({
+    group: cover,
+    label: "Cover of the slopes",
+    def: "none",
+    options: options({
+      none: "none",
+      strips: "lapped strips: shingles, roll roofing, thatch",
+      seams: "plain sheet with standing seams",
+      corrugated: "corrugated sheet",
+      shingle: "sheet with shingles",
+    }),
+    help: "On the sheet of a sloping roof, from the eave up.",
+  }),
+  coverSheet: choice({ group: cover, label: "Strips and plain cover of", def: "styrene/10", options: PLAIN_SHEETS, help: "Also standing seams and the ridge cap." }), // prettier-ignore
+  exposure: length({ group: cover, label: "Shows to the weather", def: inches(8), ...span(inches(2), feet(8), [inches(4), feet(3)]), help: "Of each strip, up the slope." }), // prettier-ignore
+  coverLap: length({ group: cover, label: "Lies under the next by", def: inches(4), ...span(inches(1), feet(6), [inches(2), feet(2)]), help: "Each strip is cut that much wider than it shows." }), // prettier-ignore
+  shingleWide: length({ group: cover, label: "Width of a shingle", def: inches(6), ...span(inches(0), feet(4), [inches(0), feet(1)]), help: "Lines printed on the strips, by half a shingle from course to course; 0 for roll roofing and thatch." }), // prettier-ignore
+  coverPitch: length({ group: cover, label: "Pitch of its lines", def: inches(3), ...span(inches(1), inches(24), [inches(2), inches(12)]), help: "The nearest sheet that is sold is taken." }), // prettier-ignore
+  seamApart: length({ group: cover, label: "Standing seams apart, about", def: inches(20), ...span(inches(4), feet(6), [inches(12), feet(3)]), help: "A slope is divided evenly, a seam at both its ends." }), // prettier-ignore
+  seamHigh: length({ group: cover, label: "Height of a seam", def: inches(2), ...span(inches(0.5), feet(1), [inches(1), inches(4)]), help: "Strips on edge." }), // prettier-ignore
+  ridgeCap: length({ group: cover, label: "Ridge cap, width of each side", def: inches(0), ...span(inches(0), feet(3), [inches(0), inches(12)]), help: "Over the cover, mitred at the ridge. 0 leaves it out." }), // prettier-ignore
+};
