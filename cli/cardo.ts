@@ -227,6 +227,29 @@ program
   });
 
 program
+  .command("cutter <job>")
+  .description("the parts of each sheet as closed contours for a cutter, as SVG and DXF")
+  .requiredOption("--out <dir>", "folder to write into")
+  .option("--kerf <mm>", "what the cutter takes away, mm", "0")
+  .action(async (job: string, o: { out: string; kerf: string }) => {
+    const { cutFileAs, cutFileName, cutFiles, cutFileSize } = await import("../core/jigs/cutFile");
+    const kerf = Number(o.kerf);
+    if (!(kerf >= 0 && kerf <= 3)) throw new BadInput(`Kerf “${o.kerf}” is no width in mm from 0 to 3; write one such as 0.15.`); // prettier-ignore
+    const files = cutFiles(sound((await readDesign(job)).design), kerf);
+    if (files.length === 0) throw new BadInput(`Nothing in ${job} is cut from a sheet.`);
+    const { makeFolder } = await import("../app/data/folder.server");
+    onto(o.out, () => makeFolder(resolve(o.out)));
+    const written = files.map((f) => {
+      for (const as of ["svg", "dxf"] as const) {
+        const path = join(o.out, `${cutFileName(f)}.${as}`);
+        onto(path, () => writeFileSync(path, cutFileAs(f, as)));
+      }
+      return { file: cutFileName(f), sheet: f.name, parts: f.parts, takes: cutFileSize(f), ...(f.lost.length > 0 ? { closedByTheKerf: f.lost } : {}) }; // prettier-ignore
+    });
+    print({ kerf_mm: kerf, written });
+  });
+
+program
   .command("stl <job>")
   .description("each piece that is one solid as STL, to be printed or cast from")
   .requiredOption("--out <dir>", "folder to write into")
@@ -399,7 +422,7 @@ try {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
   else if (e instanceof CommanderError)
     fail(
-      `${e.code === "commander.help" ? "No command was given." : e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, stl, lines, find, check, fit, rafters, stairs, backup and restore.`,
+      `${e.code === "commander.help" ? "No command was given." : e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, cutter, stl, lines, find, check, fit, rafters, stairs, backup and restore.`,
       2,
     );
   else fail((e as Error).message, 2);

@@ -1,29 +1,7 @@
-import { expect, test, type Page } from "@playwright/test";
-import { execFileSync } from "node:child_process";
-import { readFileSync } from "node:fs";
+import { expect, test } from "@playwright/test";
 
-/** A new job with a start framed in it, its parameters unfolded. */
-async function framed(page: Page, name: string, start: string): Promise<void> {
-  await page.goto("/");
-  await page.waitForLoadState("networkidle");
-  await page.getByLabel("Name of a new job").fill(name);
-  await page.keyboard.press("Enter");
-  await page.getByRole("main", { name: "Brief" }).waitFor();
-  await stage(page, "Framing");
-  await page.getByRole("button", { name: `Frame: ${start}` }).click();
-  await page.getByRole("tab", { name: "Parameters" }).click();
-  await page.getByRole("button", { name: "Unfold all" }).click();
-}
-const stage = (page: Page, name: string) =>
-  page
-    .getByRole("navigation", { name: "Stages" })
-    .getByRole("link", { name: new RegExp(`^${name}`) })
-    .click();
-async function printed(page: Page): Promise<string> {
-  const download = page.waitForEvent("download");
-  await page.getByRole("button", { name: "Print jigs (PDF)" }).click();
-  return execFileSync("pdftotext", ["-layout", await (await download).path(), "-"], { encoding: "utf8" });
-}
+import { readFileSync } from "node:fs";
+import { framed, printed, stage } from "./framed";
 
 test("a window in layers: mounted behind the face, divided, with shutters; its parts on one sheet for each thickness", async ({
   page,

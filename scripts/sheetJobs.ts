@@ -136,8 +136,8 @@ export function silos(): JobDoc {
       ...job.brief,
       railroad: "Pellam Notch Railway",
       place: "Between the siding and the cliff; the pipe is 75 mm drain pipe that was there.",
-      spotLength: 260,
-      spotDepth: 130,
+      spotLength: 340,
+      spotDepth: 140,
       era: "Summer 1909",
       decisions: [
         { id: "three", what: "Three tubes, not four", reason: "The cliff leaves 230 mm; the tubes stay full size." },

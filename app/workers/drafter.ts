@@ -1,6 +1,7 @@
 import { pageSvg, type PaperId, type PdfFonts } from "core/drawing";
 import { stlOf } from "core/drawing/stl";
 import { jigDxf, jigSheets, jigSvg, pagesOf, type JigSheet } from "core/jigs";
+import { cutFileAs, cutFileName, cutFiles, cutFileSize } from "core/jigs/cutFile";
 import { designHash, type Design } from "core/job";
 import { designFor, type Ask } from "./heldDesigns";
 
@@ -19,6 +20,15 @@ export interface SheetList {
 export interface SheetPage {
   readonly svg: string;
   readonly size: readonly [number, number];
+}
+
+/** A cutter's file: the sheet in words, how many parts it has and what of the sheet they take, marks that the kerf leaves nothing of, the name of its file. */
+export interface CutEntry {
+  readonly name: string;
+  readonly parts: number;
+  readonly lost: readonly string[];
+  readonly size: string;
+  readonly fileName: string;
 }
 
 /** The sheets drawn last: a page that is turned draws nothing anew. */
@@ -43,6 +53,15 @@ export const drafter = {
   async stl(ask: Ask, stick: string): Promise<Uint8Array | undefined> {
     const found = (await designFor(ask)).structures.flatMap((s) => s.resolved.sticks).find((k) => k.id === stick);
     return found && stlOf(found, found.member.role);
+  },
+  /** What a cutter takes off the job, sheet by sheet. */
+  async cuts(ask: Ask, kerf: number): Promise<readonly CutEntry[]> {
+    return cutFiles(await designFor(ask), kerf).map((f) => ({ name: f.name, parts: f.parts, lost: f.lost, size: cutFileSize(f), fileName: cutFileName(f) })); // prettier-ignore
+  },
+  /** One of them as a file. */
+  async cutFile(ask: Ask, kerf: number, n: number, as: "svg" | "dxf"): Promise<Blob> {
+    const text = cutFileAs(cutFiles(await designFor(ask), kerf)[n]!, as);
+    return new Blob([text], { type: as === "svg" ? "image/svg+xml" : "image/vnd.dxf" });
   },
   /** A page of a sheet, both counted from 0; the last one where there are fewer. */
   async page(ask: Ask, date: string, paper: PaperId, sheet: number, page: number): Promise<SheetPage | undefined> {

@@ -39,7 +39,9 @@ function laidOut(parts: readonly { readonly p: Piece; readonly k: Resolved; read
   const cut: Entity[] = [];
   const texture: Entity[] = [];
   const words: Entity[] = [];
-  const drawn = parts.map(({ p, k, n }) => ({ n, p, ...flat(k) })).sort((a, b) => b.high - a.high || b.wide - a.wide);
+  const drawn = parts
+    .map(({ p, k, n }) => ({ n, p, ...flatSheet(k) }))
+    .sort((a, b) => b.high - a.high || b.wide - a.wide);
   let [x, y, row] = [0, 0, 0];
   for (const d of drawn) {
     const caption = [d.p.mark, d.p.role, `${d.wide.toFixed(2)} × ${printMm(d.high, 2)}`];
@@ -64,7 +66,7 @@ function laidOut(parts: readonly { readonly p: Piece; readonly k: Resolved; read
   return { layers: [...layers, { name: "notes", entities: [text([0, min[1] - 5], note, 2.2)] }] };
 }
 /** A sheet part seen square on from its outer side, its lower left corner at 0, 0: its closed contours and the lines on it. */
-function flat(k: Resolved): {
+export function flatSheet(k: Resolved): {
   readonly rings: readonly (readonly Vec2[])[];
   readonly lines: readonly (readonly [Vec2, Vec2])[];
   readonly wide: number;

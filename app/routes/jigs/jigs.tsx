@@ -14,6 +14,7 @@ import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
 import { SidePanel } from "~/ui/SidePanel";
 import type { SheetPage } from "~/workers/drafter";
+import { Cutter } from "./Cutter";
 
 const PADDING = [20, 16, 20, 60] as const;
 
@@ -183,6 +184,7 @@ export default function Jigs() {
               </ul>
             </section>
           )}
+          <Cutter save={save} busy={making} />
           <section>
             <h2 className="label">How to print it true</h2>
             <ol className="ml-5 list-decimal space-y-1">
