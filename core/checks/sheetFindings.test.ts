@@ -67,7 +67,10 @@ describe("sheets in use", () => {
   });
 });
 describe("a panel larger than its sheet (mistake 8)", () => {
-  const house = (values: Readonly<Record<string, unknown>>): JobDoc => ({ ...emptyJob("Sheet"), structures: [newStructure("sheet", "s", "House", values)] }); // prettier-ignore
+  const house = (values: Readonly<Record<string, unknown>>): JobDoc => ({ ...emptyJob("Sheet"), structures: [newStructure("sheet", "s", "House", { sheetLong: 3000, ...values })] }); // prettier-ignore
+  it("is none where walls are parted to the sheet at hand", () => {
+    expect(said(house({ length: feet(200), roof: "none", sheetLong: 300 }), /^large:/)).toEqual([]);
+  });
   it("is told with both sizes, those of a role together, and mended says nothing", () => {
     // 200 ft in HO are 700 mm; the face's lines are level and run along its 609.6 mm
     const texts = said(house({ length: feet(200), roof: "none" }), /^large:/).map((f) => f.text);

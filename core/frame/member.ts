@@ -103,7 +103,7 @@ export interface Member {
   readonly ends: readonly [FreeEnd | undefined, FreeEnd | undefined];
   /** Where it may be spliced, over its supports: distances along the work line from a, model mm. */
   readonly spliceOver?: readonly number[];
-  /** Where it is spliced, square: some of those. A stored rule chooses them from the stick's length; a cut plan never does. */
+  /** Where it is spliced, square: some of those; of a panel places along its u, model mm. A stored rule chooses them from the stick's length; a cut plan never does. */
   readonly splices?: readonly number[];
   /** What the framing square gives for it, model mm: from the outside of the plate to the centre of the ridge or hip, before it is shortened. */
   readonly theoretical?: Model;

@@ -10,7 +10,7 @@ import {
   type TaggedPlane,
   type Vec3,
 } from "../geometry";
-import { axesOf, fromLocal, sectionBox, type Axes } from "./axes";
+import { axesOf, fromLocal, sectionBox, toLocal, type Axes } from "./axes";
 import { cutsOf, type Cut, type Cutter, type MemberCuts } from "./cuts";
 import type { Frame, Member } from "./member";
 import { spliceCuts } from "./splice";
@@ -40,6 +40,17 @@ export interface ResolvedFrame {
   readonly byMember: ReadonlyMap<string, readonly Resolved[]>;
 }
 
+/** How far a part of a panel reaches along v, and its middle there. */
+function reachOf(
+  x: Axes,
+  whole: readonly Solid[],
+  body: Pick<StockBody, "size" | "centre">,
+): Pick<Resolved, "size" | "centre"> {
+  // prettier-ignore
+  const vs = whole.flatMap((p) => p.faces.flatMap((f) => f.corners.map((c) => toLocal(x, c)[1])));
+  const [low, high] = [Math.min(...vs), Math.max(...vs)];
+  return { size: [high - low, body.size[1]], centre: [(low + high) / 2, body.centre[1]] };
+}
 /** "cap#s1" for the first part of a spliced cap, "cap#2s1" for that of its second ply. */
 const partId = (body: string, member: string, part: number): string =>
   `${body === member ? `${member}#` : body}s${part + 1}`;
@@ -91,10 +102,17 @@ function sawnSides(flat: readonly number[], x: Axes, start: Cut, far: Cut): Tagg
   ];
 }
 
-/** A sheet part or block with nothing but its outline and the bevels of its edges. Undefined where the bevels meet, or for all others. */
+/** A sheet part or block in one with nothing but its outline and the bevels of its edges. Undefined where the bevels meet, or for all others. */
 function plainPanel(member: Member, own: MemberCuts): Resolved | undefined {
   const body = member.body;
-  if (body.shape !== "panel" || body.holes.length > 0 || own.cuts.length > 0 || own.cutters.length > 0)
+  if (
+    body.shape !== "panel" ||
+    body.holes.length > 0 ||
+    own.cuts.length > 0 ||
+    own.cutters.length > 0 ||
+    member.splices?.length
+  )
+    // prettier-ignore
     return undefined;
   const x = axesOf(body);
   const n = body.outline.length;
@@ -234,12 +252,14 @@ export function resolve(frame: Frame): ResolvedFrame {
         throw new Error(
           `Nothing is left of the ${member.role} "${member.id}" after its cuts: what it joins is too close together.`,
         );
+      // a part of a panel may be lower than the whole: beside a gable's peak
+      const { size, centre } = member.body.shape === "panel" && spliced.length > 1 ? reachOf(axesOf(member.body), whole, body) : body; // prettier-ignore
       return {
         id: spliced.length === 1 ? body.id : partId(body.id, member.id, part),
         member,
         stock: body.stock,
-        size: body.size,
-        centre: body.centre,
+        size,
+        centre,
         axes: axesOf(member.body),
         cuts,
         cutters: ownCutters,

@@ -26,10 +26,10 @@ export function spliceStations(
   return out;
 }
 
-/** The square cuts that part a spliced member: a list for each of its parts, in order along the work line. One empty list when it is whole. */
+/** The square cuts that part a spliced member: a list for each of its parts, in order along the work line, of a panel along its u. One empty list when it is whole. */
 export function spliceCuts(m: Member): readonly (readonly Cut[])[] {
   const at = [...(m.splices ?? [])].sort((a, b) => a - b);
-  if (at.length === 0 || m.body.shape !== "straight") return [[]];
+  if (at.length === 0 || (m.body.shape !== "straight" && m.body.shape !== "panel")) return [[]];
   const x = axesOf(m.body);
   const cut = (station: number, as: "end0" | "end1"): Cut => ({
     ...planeAt(addScaled(x.origin, x.u, station), as === "end0" ? negate(x.u) : x.u),

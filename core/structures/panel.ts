@@ -21,6 +21,8 @@ export interface PanelSeed {
   readonly stock?: string;
   readonly texture?: NonNullable<PanelBody["texture"]>;
   readonly over?: NonNullable<Member["over"]>;
+  /** Where it is parted, along u. */
+  readonly splices?: readonly number[];
 }
 /** A sheet part as a member of a structure. */
 export const panelMember = (structure: string, s: PanelSeed): Member => ({
@@ -36,6 +38,7 @@ export const panelMember = (structure: string, s: PanelSeed): Member => ({
   ...(s.grounded ? { grounded: true } : {}),
   ...(s.texture ? { turning: s.texture.turns ? "face" : "none" } : {}),
   ...(s.over ? { over: s.over } : {}),
+  ...(s.splices?.length ? { splices: s.splices } : {}),
   body: {
     shape: "panel",
     origin: s.origin,

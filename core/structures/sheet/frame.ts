@@ -1,5 +1,6 @@
 import type { Face, Frame } from "../../frame";
 import { NEAR, dot, planeAt, scale, type Vec3 } from "../../geometry";
+import { sheetOf } from "../../lumber";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
 import { panelMember, rectangleHole, rectangleOf, type PanelSeed } from "../panel";
@@ -9,6 +10,7 @@ import { timberOf, type Timber } from "../timber";
 import { holeIn, type MadeOpening, type PartName } from "./layeredOpenings";
 import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
 import { coping, leftEdge, quoins } from "./masonry";
+import { LAP, unbacked, wallSeams } from "./seams";
 import { roofCover, slopesOf } from "./cover";
 import type { SheetValues } from "./parameters";
 import { bandsAndCornices, cornerBoards, fascias, type On } from "./trim";
@@ -46,6 +48,7 @@ const layerId = (l: SheetLayout, ctx: Context, w: Pick<SheetWall, "name">, i: nu
 
 function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
   const lowest = Math.min(...l.walls.map((x) => x.foot));
+  const seams = wallSeams(l, w);
   l.layers.forEach(({ name, item, depth }, i) => {
     const { outline, bevel } = layerOutline(l, w, i);
     const [role, letter] = ROLES[name];
@@ -63,6 +66,7 @@ function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
         bevel,
         thickness: item.thickness,
         stock: item.id,
+        splices: seams[i]!,
         ...(name === "face" ? { texture: wallLines(item, lowest, outline[0]![0]) } : {}),
         holes: w.made.map(({ row, opening }) => {
           const [across, [sill, head]] = holeIn(opening, l.v.openings[row]!, i);
@@ -72,7 +76,45 @@ function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
     );
     if (i > 0) glue(b, layerId(l, ctx, w, i - 1), id, "-w", "+w");
   });
+  splicePlates(b, l, ctx, w, seams);
   for (const { row, opening } of w.made) openingParts(b, l, ctx, w, row, opening);
+}
+/** What a splice plate stays clear of what is above and below it, model mm; and the sheet it is of: common practice. */
+const [ROOM, PLATE] = [1, "sheet/styrene/40"];
+/** Behind each seam that no other layer runs across, a plate on the wall's inside. */
+function splicePlates(
+  b: Builder,
+  l: SheetLayout,
+  ctx: Context,
+  w: SheetWall,
+  seams: readonly (readonly number[])[],
+): void {
+  // prettier-ignore
+  const plate = sheetOf(PLATE)!;
+  const open = [...new Set(l.layers.flatMap((_, i) => unbacked(seams, i)))];
+  const ledge = l.v.roof === "flat" ? l.roof.thickness + timberOf(l.v.ledge, ctx.stock(l.v.ledge)).v : 0;
+  const inmost = layerId(l, ctx, w, l.layers.length - 1);
+  open.forEach((x, n) => {
+    const over = [x - LAP, x + LAP].map((s) => (w.long ? under(l, onSheetWall(w, s, l.stack, 0)[1]) : under(l, onSheetWall(w, s, 0, 0)[1]))); // prettier-ignore
+    // inwards under a slope that rises a plate on the wall's inside has more room than at its outside
+    const top = Math.min(...over, l.v.roof === "flat" ? l.high - ledge : Infinity, w.long ? under(l, onSheetWall(w, x, l.stack + plate.thickness, 0)[1]) : Infinity) - ROOM; // prettier-ignore
+    const id = `${wallId(ctx, w)}/splice${n + 1}`;
+    b.add(
+      panelMember(ctx.structure, {
+        id,
+        assembly: wallId(ctx, w),
+        role: "splice plate",
+        letter: "SP",
+        origin: onSheetWall(w, 0, l.stack + plate.thickness, 0),
+        u: w.e,
+        v: [0, 0, 1],
+        outline: rectangleOf([x - LAP, x + LAP], [w.foot + ROOM, top]),
+        thickness: plate.thickness,
+        stock: plate.id,
+      }),
+    );
+    glue(b, id, inmost, "+w", "-w");
+  });
 }
 const LETTERS: Readonly<Record<PartName, string>> = { frame: "WF", "upper sash": "US", "lower sash": "LS", sash: "SA", glazing: "GL", "door face": "DF", "door back": "DB", boards: "BD", "lower boards": "BD", "upper boards": "BD", ledge: "DL", brace: "DX", casing: "CA", sill: "SI", shutter: "ST", lintel: "LI", "stone sill": "SS" }; // prettier-ignore
 const PART_ROLES: Readonly<Partial<Record<PartName, string>>> = { frame: "opening frame", boards: "door boards", "lower boards": "door boards", "upper boards": "door boards", ledge: "door ledge", brace: "door brace", sill: "window sill" }; // prettier-ignore

@@ -21,7 +21,7 @@ export const sheetBuilding: StructureKind = {
   purpose: "Walls of textured or plain sheet in layers, with or without a core, and a roof of sheet.",
   headline: [{ dimension: "peak", words: "from floor to peak" }],
   stiffenedBy: "its corners",
-  version: 1,
+  version: 2,
   spec: sheetSpec,
   Params: SheetParams,
   home: "side",
@@ -47,7 +47,7 @@ export const sheetBuilding: StructureKind = {
     // what is glued to a wall's inside before it meets the others, on its inmost layer
     l.walls.forEach((w, n) => {
       const corner = `${w.name}-${l.walls[(n + 1) % 4]!.name}`;
-      const own = new Set([`${w.name}/${l.layers.at(-1)!.name}`, `corner-block/${corner}`, `corner-post/${corner}`, `roof/ledge/${w.name}`].map((x) => `${ctx.structure}/${x}`)); // prettier-ignore
+      const own = new Set([`${w.name}/${l.layers.at(-1)!.name}`, ...[1, 2, 3, 4, 5, 6].map((n) => `${w.name}/splice${n}`), `corner-block/${corner}`, `corner-post/${corner}`, `roof/ledge/${w.name}`].map((x) => `${ctx.structure}/${x}`)); // prettier-ignore
       out.push({ id: `${w.name}-inside`, name: `${capital(WORDS[w.name])}, from inside`, right: negate(w.e), up: [0, 0, 1], eye: negate(w.n), has: (s) => own.has(s.member.id) }); // prettier-ignore
     });
     const c = 1 / Math.hypot(1, l.k);

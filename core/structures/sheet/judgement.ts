@@ -52,8 +52,9 @@ export function sheetCheck(v: SheetValues, ctx?: Context): string[] {
   const ledge = v.roof === "flat" ? Math.min(...Object.values(ctx.stock(v.ledge).section)) : 0;
   if (Math.min(l.long, l.wide) < 2 * block + 2 * ledge + 1)
     return [`Walls ${printMm(l.stack, 2)} thick leave no room inside ${fi(Math.min(v.length, v.width))}; make it larger, or the layers thinner.`]; // prettier-ignore
-  if (v.quoins > 0 && Math.min(l.long, l.wide) < 2 * (l.mm(v.quoinLong) + l.roof.thickness))
-    return [`Quoins ${fi(v.quoinLong)} long meet on a wall of ${fi(Math.min(v.length, v.width))}; make them shorter.`]; // prettier-ignore
+  const quoin = Math.max(v.quoinLong, v.quoinShort);
+  if (v.quoins > 0 && Math.min(l.long, l.wide) < 2 * (l.mm(quoin) + l.roof.thickness))
+    return [`Quoins ${fi(quoin)} long meet on a wall of ${fi(Math.min(v.length, v.width))}; make them shorter.`]; // prettier-ignore
   if (v.roof === "flat" && v.coping !== "none" && Math.min(l.long, l.wide) < 2 * (l.stack + l.mm(v.copingOver)) + 1)
     return [`Parapet caps that overhang ${fi(v.copingOver)} meet over ${fi(Math.min(v.length, v.width))}; let them overhang less.`]; // prettier-ignore
   for (const w of l.walls) out.push(...openingFaults(l, w, block, ctx));
@@ -80,7 +81,8 @@ function openingFaults(l: SheetLayout, w: SheetWall, corner: number, ctx: Contex
     const { from, to, name } = opening.gap;
     const past = Math.min(from - opening.reach.outer[0], w.length - to - opening.reach.outer[1]);
     const take = cornerTake(l) > 0 ? cornerTake(l) + LEAST_STRIP : 0;
-    const [words, reach] = l.v.quoins > 0 ? ["quoins", l.v.quoinLong] : ["corner boards", l.v.cornerTrim];
+    const [words, reach] =
+      l.v.quoins > 0 ? ["quoins", Math.max(l.v.quoinLong, l.v.quoinShort)] : ["corner boards", l.v.cornerTrim];
     // a casting with a flange lies on the face too
     const onFace = opening.parts.some((x) => x.depth < 0) || (l.v.cornerTrim > 0 && l.v.openings[Number(name.slice(7)) - 1]!.mount === "flange"); // prettier-ignore
     if (past >= 0 && past < take && onFace)

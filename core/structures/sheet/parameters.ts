@@ -112,6 +112,7 @@ export const sheetSpec = {
     options: [NO_SHEET, ...PLAIN_SHEETS],
     help: "A lining that is seen inside.",
   }),
+  sheetLong: numeric({ group: layers, label: "Longest sheet at hand", unit: "mm", def: 304.8, min: 50, max: 3000, usual: [150, 1000], help: "Model mm. Walls that are longer are parted, on a line of upright boards, clear of openings, each layer elsewhere." }), // prettier-ignore
   corner: choice({
     group: corners,
     label: "Corners",

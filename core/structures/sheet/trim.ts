@@ -59,7 +59,8 @@ export function cornerBoards(b: Builder, l: SheetLayout, ctx: Context, on: On): 
     }
 }
 /** What of an end's length corner boards or quoins take on a wall's face. */
-export const cornerTake = (l: SheetLayout): number => (l.v.quoins > 0 ? l.mm(l.v.quoinLong) : l.mm(l.v.cornerTrim));
+export const cornerTake = (l: SheetLayout): number =>
+  l.v.quoins > 0 ? l.mm(Math.max(l.v.quoinLong, l.v.quoinShort)) : l.mm(l.v.cornerTrim);
 
 /** How far the fascias' outer side lies from the wall, and that of the barge boards, level, model mm; 0 where there is no room under the overhang. */
 export function fasciasOut(l: SheetLayout): { readonly eaves: number; readonly ends: number } {

@@ -1,0 +1,129 @@
+import { describe, expect, it } from "vitest";
+import { piecesOf, textureLines, type ResolvedFrame } from "../../frame";
+import { boundsOf, volumeOf } from "../../geometry";
+import { designOf, emptyJob, newStructure } from "../../job";
+import { longSheets } from "../../checks/longSheets";
+import { notAsListed } from "../../checks/virtualBench.fixture";
+import { MM_PER_INCH, feet, inches, scaleOf } from "../../units";
+import { near, reachOf } from "../placed.fixture";
+import { faultsOf, fullSawn } from "../sound.fixture";
+import { defaultsOf } from "../spec";
+import { sheetFrame } from "./frame";
+import { sheetCheck } from "./judgement";
+import { sheetLayout } from "./layout";
+import { sheetSpec, type SheetValues } from "./parameters";
+import { wallSeams } from "./seams";
+
+/** 120 ft in HO is 420 mm: two lengths of a 12 in sheet. */
+const HO = fullSawn(scaleOf("HO"));
+const thou = (n: number): number => (n / 1000) * MM_PER_INCH;
+const shed = (over: Partial<Record<keyof SheetValues, unknown>> = {}): SheetValues =>
+  ({ ...defaultsOf(sheetSpec), length: feet(120), ...over }) as unknown as SheetValues;
+const sound = (v: SheetValues): ResolvedFrame => {
+  expect(sheetCheck(v, HO)).toEqual([]);
+  const { faults, resolved } = faultsOf(sheetFrame(v, HO));
+  expect(faults).toEqual([]);
+  return resolved;
+};
+const seams = (v: SheetValues) => wallSeams(sheetLayout(v, HO), sheetLayout(v, HO).walls[0]!);
+const parts = (r: ResolvedFrame, id: string) => r.byMember.get(`t/${id}`)!;
+
+describe("walls longer than a sheet", () => {
+  it("are parted near the middle, the core elsewhere than the face, and what fits is left whole", () => {
+    const [face, core] = seams(shed());
+    expect(face).toHaveLength(1);
+    expect(face![0]).toBeCloseTo(210, 0);
+    expect(core).toHaveLength(1);
+    expect(Math.abs(core![0]! - face![0]!)).toBeGreaterThanOrEqual(8);
+    expect(seams(shed({ length: feet(80) }))).toEqual([[], []]);
+    // 700 mm are three lengths
+    expect(seams(shed({ length: feet(200) }))[0]).toHaveLength(2);
+    // own sheet of 600 mm
+    expect(seams(shed({ sheetLong: 600 }))).toEqual([[], []]);
+    // ends of 16 ft
+    expect(wallSeams(sheetLayout(shed(), HO), sheetLayout(shed(), HO).walls[1]!)).toEqual([[], []]);
+  });
+  it("on a line of upright boards, so that each part begins with a whole one", () => {
+    const v = shed({ face: "batten", facePitch: inches(8.7) });
+    const l = sheetLayout(v, HO);
+    const pitch = l.face!.item.texture!.pitch;
+    const [face] = seams(v);
+    expect(face![0]! / pitch).toBeCloseTo(Math.round(face![0]! / pitch), 9);
+  });
+  it("are pieces of their own, each no longer than its sheet; together they are the wall", () => {
+    const r = sound(shed());
+    for (const layer of ["face", "core"]) {
+      const [a, b] = parts(r, `front/${layer}`);
+      expect(parts(r, `front/${layer}`)).toHaveLength(2);
+      const [left, right] = [boundsOf(a!.parts), boundsOf(b!.parts)];
+      expect(left.max[0]).toBeCloseTo(right.min[0], 9);
+      expect(left.max[0] - left.min[0]).toBeLessThanOrEqual(304.8);
+      const whole = sound(shed({ sheetLong: 3000 }));
+      const volume = (x: ResolvedFrame): number => parts(x, `front/${layer}`).reduce((s, k) => s + k.parts.reduce((n, p) => n + volumeOf(p), 0), 0); // prettier-ignore
+      expect(volume(r)).toBeCloseTo(volume(whole), 6);
+    }
+    const pieces = piecesOf(r.sticks).filter((p) => p.role === "facing" && p.sticks.some((s) => s.includes("front/face"))); // prettier-ignore
+    expect(pieces.flatMap((p) => p.sticks).filter((s) => s.includes("front/face")).sort()).toEqual(["t/front/face#s1", "t/front/face#s2"]); // prettier-ignore
+    for (const p of pieces) expect(p.shape.overall).toBeLessThanOrEqual(304.8);
+  });
+  it("have lines that run on over the seam, to 0.02 mm", () => {
+    for (const over of [{}, { face: "batten", facePitch: inches(8.7) }]) {
+      const r = sound(shed(over));
+      const level = !("face" in over);
+      const [a, b] = parts(r, "front/face").map((k) => textureLines(k).map(([p]) => p[level ? 2 : 0]!).sort((m, n) => m - n)); // prettier-ignore
+      if (level) expect(a).toEqual(b!.map((x) => expect.closeTo(x, 6)));
+      else {
+        const pitch = a![1]! - a![0]!;
+        // one line lies on the seam itself
+        expect((b![0]! - a!.at(-1)!) / pitch).toBeCloseTo(2, 6);
+      }
+    }
+  });
+  it("keep their seams clear of openings and of what is glued behind them", () => {
+    const window = { wall: "front", kind: "window", at: feet(60), width: feet(8), height: feet(5), sill: feet(2.5), mount: "layers", lap: inches(6), style: "hung", across: 2, up: 2, shutters: "none" }; // prettier-ignore
+    const v = shed({ openings: [window] });
+    const all = seams(v);
+    for (const s of all) {
+      expect(s).toHaveLength(1);
+      // 28 mm of light and 1.75 of lap on each side of 210
+      expect(Math.abs(s[0]! - 210)).toBeGreaterThan(14 + 1.75 + 1);
+    }
+    sound(v);
+  });
+  it("of one layer have a plate behind the seam, inside under the roof", () => {
+    const r = sound(shed({ core: "none" }));
+    const [[seam]] = seams(shed({ core: "none" })) as [[number]];
+    const [x, y, z] = reachOf(r, "front/splice1");
+    expect(x).toEqual(near([seam - 210 - 6, seam - 210 + 6])[0]);
+    expect(y).toEqual(near([-28 + thou(40), -28 + thou(80)])[0]);
+    expect(z![0]).toBeCloseTo(1, 6);
+    expect(z![1]).toBeLessThan(31.5 + thou(40));
+    // with a core that is parted elsewhere none is wanted
+    expect(sound(shed()).sticks.filter((k) => k.member.role === "splice plate")).toEqual([]);
+    sound(shed({ core: "none", roof: "flat", wallHeight: feet(14) }));
+    sound(shed({ core: "none", roof: "shed" }));
+  });
+  it("of a gable's end, too: the parts beside the peak are as high as they are", () => {
+    const v = shed({ length: feet(40), width: feet(100), rise: 3 });
+    const r = sound(v);
+    const [left, right] = parts(r, "right/core");
+    const { max } = boundsOf(left!.parts);
+    expect(left!.size[0]).toBeCloseTo(max[2], 6);
+    // the peak is in one of the two, unless both end at it
+    expect(Math.max(left!.size[0], right!.size[0])).toBeCloseTo(31.5 + (350 / 2) * 0.25 - 0, 0);
+  });
+  it("are no finding any more; what is left whole still is", () => {
+    const found = (values: object) => longSheets(designOf({ ...emptyJob("Long"), structures: [newStructure("sheet", "s", "Shed", { length: feet(120), roof: "none", ...values })] })); // prettier-ignore
+    expect(found({})).toEqual([]);
+    expect(found({ sheetLong: 3000 })).toHaveLength(1);
+  });
+});
+
+it("each part is cut from its row of the list alone, windows and gable and all", () => {
+  const window = (at: number) => ({ wall: "front", kind: "window", at: feet(at), width: feet(4), height: feet(5), sill: feet(2.5), mount: "inside", lap: 0, style: "hung", across: 2, up: 2, shutters: "none" }); // prettier-ignore
+  const job = { ...emptyJob("Long"), structures: [newStructure("sheet", "s", "Shed", { length: feet(130), width: feet(95), rise: 2, sheetLong: 200, openings: [10, 30, 50, 64, 80, 110].map(window) })] }; // prettier-ignore
+  const d = designOf(job);
+  expect(d.structures[0]!.fault).toBeUndefined();
+  expect(d.structures[0]!.resolved.sticks.filter((k) => k.id.includes("front/face"))).toHaveLength(3);
+  expect(notAsListed(d)).toEqual([]);
+});
