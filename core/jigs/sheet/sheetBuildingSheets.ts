@@ -6,8 +6,9 @@ import { partSheets } from "../partSheets";
 import type { SheetValues } from "../../structures/sheet/parameters";
 import { fitCoupon } from "./fitCoupon";
 
-/** What of a building of sheet has no template of its own: parts of openings, stones, caps, trim, covers of the roof. */
-export const isLoosePart = (id: string): boolean => /\/(opening\d+|band\d+|quoins|coping|trim|cover)\//.test(id);
+/** What of a building of sheet has no template of its own: parts of openings, stones, caps, trim, covers of the roof, chimneys. */
+export const isLoosePart = (id: string): boolean =>
+  /\/(opening\d+|band\d+|chimney\d+|quoins|coping|trim|cover)\//.test(id);
 /** A building of sheet is built on a template of each layer of its walls, of its roof, the parts of its windows and doors by the sheet they are cut from, and a coupon where some are pushed in. */
 export const sheetBuildingSheets = (s: StructureDesign, pieces: readonly Piece[]): NamedDrawing[] => [
   ...buildSheets(s, pieces),

@@ -5,38 +5,9 @@ import type { Builder } from "../builder";
 import type { Context } from "../kind";
 import { panelMember, rectangleOf, type PanelSeed } from "../panel";
 import { touching } from "../touching";
+import { shaftHoles, shaftsOf, throughAt, type Shaft } from "./chimney";
 import type { SheetLayout } from "./layout";
-
-/** A slope with its own axes: across it, up it and out of it, from the roof's underside over the outside of its wall. Model mm. */
-export interface Slope {
-  readonly side: "front" | "back";
-  readonly origin: Vec3;
-  readonly u: Vec3;
-  readonly v: Vec3;
-  readonly n: Vec3;
-  /** Angle from level, radians. */
-  readonly tilt: number;
-  readonly half: number;
-  /** Up the slope: from the eave to where the underside of the roof ends, at the ridge of a gable. */
-  readonly from: number;
-  readonly to: number;
-  readonly ridge: boolean;
-}
-/** The slopes of a roof: two of a gable, one of a shed, none of a flat one. */
-export function slopesOf(l: SheetLayout): Slope[] {
-  if (l.k === 0) return [];
-  const tilt = Math.atan(l.k);
-  const [c, s] = [Math.cos(tilt), Math.sin(tilt)];
-  const half = l.long / 2 + l.mm(l.v.gableOverhang);
-  const out = l.mm(l.v.overhang) / c;
-  const ridge = l.v.roof === "gable";
-  return (ridge ? (["front", "back"] as const) : (["front"] as const)).map((side) => {
-    const sign = side === "front" ? 1 : -1;
-    return { side, origin: [0, (-sign * l.wide) / 2, l.high], u: [sign, 0, 0], v: [0, sign * c, s], n: [0, -sign * s, c], tilt, half, from: -out, to: ridge ? l.wide / 2 / c : l.wide / c + out, ridge }; // prettier-ignore
-  });
-}
-/** Up the slope, where a height over the roof's underside ends: plumb over the ridge, square at the top of a shed. */
-export const endOf = (x: Slope, h: number): number => x.to + (x.ridge ? h * Math.tan(x.tilt) : 0);
+import { endOf, slopesOf, type Slope } from "./slopes";
 
 /** A lapped strip seen along the slope: where the lower corner of its underside lies (up the slope, over the roof's top), its width, and the bevel of its upper edge. */
 export interface Course {
@@ -111,6 +82,7 @@ export function roofCover(
   const { v } = l;
   if (v.cover === "none") return;
   const plain = sheetOf(`sheet/${v.coverSheet}`)!;
+  const shafts = shaftsOf(l);
   const caps: string[] = [];
   const base = l.roof.thickness;
   for (const x of slopesOf(l)) {
@@ -123,19 +95,28 @@ export function roofCover(
       const a = tiltOf(plain.thickness, l.mm(v.exposure));
       const tilted = addScaled(scale(x.v, Math.cos(a)), x.n, -Math.sin(a));
       const wide = l.mm(v.shingleWide);
-      const lay = (on: string, id: string, role: string, letter: string, s: Course, i: number): string =>
-        put(on, { id: `${root}/${id}`, role, letter, origin: at(s.at, base + s.over), v: tilted, outline: rectangleOf([-x.half, x.half], [0, s.width]), bevel: [0, 0, s.bevel, 0], thickness: plain.thickness, stock: plain.id, ...(wide > 0 && role !== "ridge cap" ? { texture: { across: "u" as const, pitch: model(wide), first: -x.half + (i % 2 === 0 ? 0 : wide / 2), turns: false } } : {}) }); // prettier-ignore
-      let below = roof(x.side);
+      const lay = (on: string, id: string, role: string, letter: string, s: Course, i: number): string[] => {
+        const origin = at(s.at, base + s.over);
+        const texture = wide > 0 && role !== "ridge cap" ? { texture: { across: "u" as const, pitch: model(wide), first: -x.half + (i % 2 === 0 ? 0 : wide / 2), turns: false } } : {}; // prettier-ignore
+        const seed = { role, letter, origin, v: tilted, thickness: plain.thickness, stock: plain.id, ...texture };
+        return aside(shafts, { origin, u: x.u, v: tilted }, [-x.half, x.half], s.width, v.fit).map((span, n, all) => {
+          const holes = shaftHoles(shafts, { origin, u: x.u, v: tilted }, span, [0, s.width], v.fit);
+          return put(on, { ...seed, id: `${root}/${id}${all.length > 1 ? "abcdefg"[n] : ""}`, outline: rectangleOf(span, [0, s.width]), bevel: [0, 0, s.bevel, 0], holes }); // prettier-ignore
+        });
+      };
+      let below = [roof(x.side)];
       strips.forEach((s, i) => {
-        const id = lay(below, s.starter ? "starter" : `strip${strips[0]!.starter ? i : i + 1}`, s.starter ? "starter strip" : "cover strip", s.starter ? "RT" : "RC", s, i); // prettier-ignore
-        b.join(touching(id, roof(x.side), "-w", "+w"));
-        if (i > 0) b.join(touching(id, below, "-w", "+w"));
-        below = id;
+        const ids = lay(below[0]!, s.starter ? "starter" : `strip${strips[0]!.starter ? i : i + 1}`, s.starter ? "starter strip" : "cover strip", s.starter ? "RT" : "RC", s, i); // prettier-ignore
+        for (const id of ids) {
+          b.join(touching(id, roof(x.side), "-w", "+w"));
+          if (i > 0) for (const o of below) b.join(touching(id, o, "-w", "+w"));
+        }
+        below = ids;
       });
       if (cap) {
-        const id = lay(below, "cap", "ridge cap", "RK", cap, 0);
-        b.join(touching(id, below, "-w", "+w"));
-        caps.push(id);
+        const ids = lay(below[0]!, "cap", "ridge cap", "RK", cap, 0);
+        for (const id of ids) for (const o of below) b.join(touching(id, o, "-w", "+w"));
+        caps.push(...ids);
       }
       continue;
     }
@@ -144,24 +125,73 @@ export function roofCover(
     const upright = textured?.texture?.id !== "shingle";
     const texture = textured?.texture ? { across: upright ? ("u" as const) : ("v" as const), pitch: textured.texture.pitch, first: upright ? -x.half : 0, turns: upright } : undefined; // prettier-ignore
     const long = endOf(x, base) - x.from;
-    const cover = put(roof(x.side), { id: `${root}/sheet`, role: "roof cover", letter: "RC", origin: at(x.from, base), v: x.v, outline: rectangleOf([-x.half, x.half], [0, long]), bevel: [0, 0, x.ridge ? deg : 0, 0], thickness: sheet.thickness, stock: sheet.id, ...(texture ? { texture } : {}) }); // prettier-ignore
+    const flat = at(x.from, base);
+    const cover = put(roof(x.side), { id: `${root}/sheet`, role: "roof cover", letter: "RC", origin: flat, v: x.v, holes: shaftHoles(shafts, { origin: flat, u: x.u, v: x.v }, [-x.half, x.half], [0, long], v.fit), outline: rectangleOf([-x.half, x.half], [0, long]), bevel: [0, 0, x.ridge ? deg : 0, 0], thickness: sheet.thickness, stock: sheet.id, ...(texture ? { texture } : {}) }); // prettier-ignore
     b.join(touching(cover, roof(x.side), "-w", "+w"));
     const top = base + sheet.thickness;
     const cap = x.ridge ? l.mm(v.ridgeCap) : 0;
     if (cap > 0) {
-      const id = put(cover, { id: `${root}/cap`, role: "ridge cap", letter: "RK", origin: at(endOf(x, top) - cap, top), v: x.v, outline: rectangleOf([-x.half, x.half], [0, cap]), bevel: [0, 0, deg, 0], thickness: plain.thickness, stock: plain.id }); // prettier-ignore
-      b.join(touching(id, cover, "-w", "+w"));
-      caps.push(id);
+      const origin = at(endOf(x, top) - cap, top);
+      const sheetOfCap = { origin, u: x.u, v: x.v };
+      aside(shafts, sheetOfCap, [-x.half, x.half], cap, v.fit).forEach((span, n, all) => {
+        const id = put(cover, { id: `${root}/cap${all.length > 1 ? "abcdefg"[n] : ""}`, role: "ridge cap", letter: "RK", origin, v: x.v, outline: rectangleOf(span, [0, cap]), bevel: [0, 0, deg, 0], thickness: plain.thickness, stock: plain.id, holes: shaftHoles(shafts, sheetOfCap, span, [0, cap], v.fit) }); // prettier-ignore
+        b.join(touching(id, cover, "-w", "+w"));
+        caps.push(id);
+      });
     }
     if (v.cover !== "seams") continue;
     const high = l.mm(v.seamHigh);
     const stop = (h: number): number => (cap > 0 ? endOf(x, top) - cap : endOf(x, top + h)) - x.from;
-    const outline: readonly Vec2[] = [[0, 0], [stop(0), 0], [stop(high), high], [0, high]]; // prettier-ignore
     seamsAt(l, x.half).forEach((m, i) => {
       const origin = addScaled(at(x.from, top), x.u, m - plain.thickness / 2);
-      const id = put(cover, { id: `${root}/seam${i + 1}`, role: "standing seam", letter: "SM", origin, u: x.v, v: x.n, outline, thickness: plain.thickness, stock: plain.id }); // prettier-ignore
-      b.join(touching(id, cover, "e0", "+w"));
+      const stops = seamStops(shafts, x, origin, plain.thickness, high, v.fit);
+      const spans = [0, ...stops.flat()];
+      for (let k = 0; k < spans.length; k += 2) {
+        const [from, to] = [spans[k]!, spans[k + 1] ?? Infinity];
+        const outline: readonly Vec2[] = [[from, 0], [Math.min(to, stop(0)), 0], [Math.min(to, stop(high)), high], [from, high]]; // prettier-ignore
+        if (outline[1]![0] - from < LEAST || outline[2]![0] - from < LEAST) continue;
+        const id = put(cover, { id: `${root}/seam${i + 1}${stops.length > 0 ? "abcdefg"[k / 2] : ""}`, role: "standing seam", letter: "SM", origin, u: x.v, v: x.n, outline, thickness: plain.thickness, stock: plain.id }); // prettier-ignore
+        b.join(touching(id, cover, "e0", "+w"));
+      }
     });
   }
-  if (caps.length === 2) b.join(touching(caps[0]!, caps[1]!, "e2", "e2"));
+  for (const a of caps) for (const c of caps) if (a < c) b.join(touching(a, c, "e2", "e2"));
+}
+/** Up a seam from its foot, from where to where shafts stand in its way, over its whole height, from the lowest up. */
+function seamStops(
+  shafts: readonly Shaft[],
+  x: Slope,
+  origin: Vec3,
+  thick: number,
+  high: number,
+  room: number,
+): (readonly [number, number])[] {
+  // prettier-ignore
+  return shafts
+    .flatMap((s): (readonly [number, number])[] => {
+      const at = origin[0] + (x.u[0] * thick) / 2;
+      if (at < s.x[0] - room - thick / 2 || at > s.x[1] + room + thick / 2) return [];
+      const ups = [0, high].flatMap((h) => [s.y[0] - room, s.y[1] + room].map((y) => (y - origin[1] - x.n[1] * h) / x.v[1]));
+      return [[Math.min(...ups), Math.max(...ups)]];
+    })
+    .sort((a, b) => a[0] - b[0]);
+}
+/** What is left of a strip's length beside shafts that are wider up the slope than it is: it is parted there. */
+function aside(
+  shafts: readonly Shaft[],
+  sheet: Pick<PanelSeed, "origin" | "u" | "v">,
+  [from, to]: readonly [number, number],
+  width: number,
+  room: number,
+): (readonly [number, number])[] {
+  // prettier-ignore
+  const out: (readonly [number, number])[] = [];
+  let start = from;
+  const through = shafts.map((s) => throughAt(s, sheet, room)).filter((h) => h.v[0] < LEAST && h.v[1] > width - LEAST).sort((a, b) => a.u[0] - b.u[0]); // prettier-ignore
+  for (const h of through) {
+    if (h.u[0] - start > LEAST) out.push([start, Math.min(h.u[0], to)]);
+    start = Math.max(start, h.u[1]);
+  }
+  if (to - start > LEAST) out.push([start, to]);
+  return out;
 }

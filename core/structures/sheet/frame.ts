@@ -1,6 +1,7 @@
 import type { Face, Frame } from "../../frame";
 import { NEAR, dot, planeAt, scale, type Vec3 } from "../../geometry";
-import { sheetOf } from "../../lumber";
+import { sheetOf, type TextureId } from "../../lumber";
+import { prototype } from "../../units";
 import { builder, type Builder } from "../builder";
 import type { Context } from "../kind";
 import { panelMember, rectangleHole, rectangleOf, type PanelSeed } from "../panel";
@@ -11,7 +12,9 @@ import { holeIn, type MadeOpening, type PartName } from "./layeredOpenings";
 import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
 import { coping, leftEdge, quoins } from "./masonry";
 import { LAP, unbacked, wallSeams } from "./seams";
-import { roofCover, slopesOf } from "./cover";
+import { chimneys, shaftHoles, shaftsOf } from "./chimney";
+import { roofCover } from "./cover";
+import { slopesOf } from "./slopes";
 import type { SheetValues } from "./parameters";
 import { bandsAndCornices, cornerBoards, fascias, type On } from "./trim";
 
@@ -40,8 +43,18 @@ export function sheetFrame(v: SheetValues, ctx: Context): Frame {
   if (l.k > 0) {
     fascias(b, l, ctx, on);
     roofCover(b, l, ctx, on.roof, overFront(l, ctx));
+    chimneys(b, l, ctx, flashingOn(l, ctx, on));
   }
   return b.frame();
+}
+/** What the flashing of a chimney lies on: the roof or its cover of sheet; on lapped strips it would not lie flat. */
+function flashingOn(l: SheetLayout, ctx: Context, on: On): Parameters<typeof chimneys>[3] {
+  const { cover, coverPitch } = l.v;
+  if (cover === "strips" || cover === "seams") return undefined;
+  const base = l.roof.thickness;
+  if (cover === "none") return (side) => ({ id: on.roof(side), over: base });
+  const { thickness } = ctx.sheet({ texture: cover as TextureId, pitch: prototype(coverPitch) }).item;
+  return (side) => ({ id: `${ctx.structure}/cover/${side}/sheet`, over: base + thickness });
 }
 const wallId = (ctx: Context, w: Pick<SheetWall, "name">): string => `${ctx.structure}/${w.name}`;
 const layerId = (l: SheetLayout, ctx: Context, w: Pick<SheetWall, "name">, i: number): string => `${wallId(ctx, w)}/${l.layers[i]!.name}`; // prettier-ignore
@@ -231,7 +244,7 @@ function slopes(b: Builder, l: SheetLayout, ctx: Context): void {
   for (const x of slopesOf(l)) {
     const id = `${ctx.structure}/roof/${x.side}`;
     const bevel = [0, 0, gable ? (-x.tilt * 180) / Math.PI : 0, 0];
-    b.add(roofPanel(l, ctx, { id, origin: x.origin, u: x.u, v: x.v, outline: rectangleOf([-x.half, x.half], [x.from, x.to]), bevel, over: overFront(l, ctx) })); // prettier-ignore
+    b.add(roofPanel(l, ctx, { id, origin: x.origin, u: x.u, v: x.v, outline: rectangleOf([-x.half, x.half], [x.from, x.to]), bevel, over: overFront(l, ctx), holes: shaftHoles(shaftsOf(l), x, [-x.half, x.half], [x.from, x.to], l.v.fit) })); // prettier-ignore
     b.datums[`under-${x.side}`] = planeAt(x.origin, x.n);
     for (const w of l.walls)
       l.layers.forEach((_, i) => {

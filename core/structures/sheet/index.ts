@@ -84,6 +84,8 @@ export const sheetBuilding: StructureKind = {
     if (opening) return [`openings.${Number(opening[1]) - 1}`, "Windows and doors in layers", "Masonry"];
     const band = /^band(\d+)$/.exec(place ?? "");
     if (band) return [`bands.${Number(band[1]) - 1}`, "Bands and cornices"];
+    const chimney = /^chimney(\d+)$/.exec(place ?? "");
+    if (chimney) return [`chimneys.${Number(chimney[1]) - 1}`, "Chimneys"];
     if (place === "cover") return ["Roof cover"];
     if (place === "trim") return ["Trim"];
     if (place === "quoins" || place === "coping") return ["Masonry"];

@@ -22,11 +22,13 @@ export function trimmed(seed: number): { readonly params: Params; readonly bench
     brackets: Math.floor(r() * 9),
     dentils: some(14, 6),
   }));
+  const [length, width] = [feet(12 + Math.floor(r() * 40)), feet(10 + Math.floor(r() * 25))];
+  const chimney = () => ({ at: length * (0.2 + 0.6 * r()), in: width * (0.25 + 0.5 * r()), width: inches(18 + Math.floor(r() * 30)), depth: inches(18 + Math.floor(r() * 30)), high: feet(2 + Math.floor(r() * 8)), corbels: Math.floor(r() * 5) }); // prettier-ignore
   return {
     params: {
       ...defaultsOf(sheetSpec),
-      length: feet(12 + Math.floor(r() * 40)),
-      width: feet(10 + Math.floor(r() * 25)),
+      length,
+      width,
       wallHeight: height,
       footFront: r() < 0.3 ? feet(2) : 0,
       roof: of("roof"),
@@ -51,6 +53,8 @@ export function trimmed(seed: number): { readonly params: Params; readonly bench
       shingleWide: some(12, 4),
       seamApart: inches(12 + Math.floor(r() * 24)),
       ridgeCap: some(12, 4),
+      chimneys: r() < 0.5 ? [] : [chimney(), ...(r() < 0.3 ? [chimney()] : [])],
+      flashing: some(8, 3),
     },
     bench: { scale: pick(SCALES).id, milling: "full-sawn", series: ["scale", "inch", "metric", "styrene"] as never },
   };

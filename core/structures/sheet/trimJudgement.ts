@@ -1,7 +1,8 @@
 import { sheetOf, type SheetItem } from "../../lumber";
 import { model, printFeetInches, printMm, toPrototype } from "../../units";
 import type { Context, Remark, WallOpening } from "../kind";
-import { slopesOf } from "./cover";
+import { chimneyBrick, shaftsOf } from "./chimney";
+import { slopesOf } from "./slopes";
 import { onSheetWall, under, type SheetLayout, type SheetWall } from "./layout";
 import type { SheetValues } from "./parameters";
 import { cornerTake, fasciasOut } from "./trim";
@@ -27,9 +28,37 @@ export function trimFaults(
   say(v.fascia > 0 && l.k > 0 && l.mm(v.fascia) < item(v.stripSheet).thickness * l.k + LEAST, `A fascia ${fi(v.fascia)} high is no higher than its bevel; make it higher.`); // prettier-ignore
   v.bands.forEach((_, i) => bandFaults(l, i, p, whole, say));
   if (l.k > 0 && v.cover !== "none") coverFaults(l, say);
+  chimneyFaults(l, ctx, p, say);
   return out;
 }
 type Say = (is: boolean, text: string) => void;
+
+/** Chimneys that stand in a wall or in each other, or are too small for their plates. */
+function chimneyFaults(l: SheetLayout, ctx: Context, p: (mm: number) => string, say: Say): void {
+  const shafts = shaftsOf(l);
+  if (shafts.length === 0) return;
+  const t = chimneyBrick(l, ctx).thickness;
+  const room = l.v.fit + LEAST;
+  // inside the walls and clear of what stands in their corners
+  const blocks = l.v.corner === "post" ? ctx.stock(l.v.cornerPost).section : ctx.stock(l.v.blocks).section;
+  const corner = (l.v.corner === "post" ? 0 : l.stack) + Math.max(blocks.width, blocks.thickness);
+  const side = Math.max(l.stack, corner) + room;
+  shafts.forEach((s, i) => {
+    const name = `Chimney ${i + 1}`;
+    const [w, d] = [s.x[1] - s.x[0], s.y[1] - s.y[0]];
+    say(Math.min(w, d) < 2 * t + 0.5, `${name} is ${printMm(model(Math.min(w, d)), 2)} wide and two plates of ${printMm(t, 2)} leave no hollow; make it larger.`); // prettier-ignore
+    const out = Math.max(-s.x[0], s.x[1]) - (l.long / 2 - side);
+    const deep = Math.max(-s.y[0], s.y[1]) - (l.wide / 2 - side);
+    say(out > 0, `${name} stands ${p(out)} too near an end or past it; move it in.`);
+    say(deep > 0, `${name} stands ${p(deep)} too near the ${s.y[1] > -s.y[0] ? "back" : "front"} wall or past it; move it in.`); // prettier-ignore
+    shafts.slice(i + 1).forEach((o, k) => {
+      const clear = 2 * (l.mm(l.v.flashing) + room);
+      const apart = Math.max(o.x[0] - s.x[1], s.x[0] - o.x[1], o.y[0] - s.y[1], s.y[0] - o.y[1]);
+      const reach = Math.max(clear, l.mm(l.v.corbelOut) * (l.v.chimneys[i]!.corbels + l.v.chimneys[i + k + 1]!.corbels) + LEAST); // prettier-ignore
+      say(apart < reach, `${name} and chimney ${i + k + 2} are in each other with their corbels and flashing; move them apart.`); // prettier-ignore
+    });
+  });
+}
 
 function bandFaults(
   l: SheetLayout,
@@ -125,7 +154,15 @@ export function trimShown(v: SheetValues, name: string): boolean | undefined {
   switch (name) {
     case "fascia":
     case "cover":
+    case "chimneys":
       return sloped;
+    case "chimneyPitch":
+    case "corbelSheet":
+      return sloped && v.chimneys.length > 0;
+    case "corbelOut":
+      return sloped && v.chimneys.some((c) => c.corbels > 0);
+    case "flashing":
+      return sloped && v.chimneys.length > 0 && v.cover !== "strips" && v.cover !== "seams";
     case "stripSheet":
       return v.cornerTrim > 0 || (sloped && v.fascia > 0) || v.bands.length > 0;
     case "shelfSheet":

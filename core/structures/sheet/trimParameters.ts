@@ -2,7 +2,7 @@ import { feet, inches } from "../../units";
 import { choice, count, length, options, span, table } from "../spec";
 import { PLAIN_SHEETS } from "../sheetOptions";
 
-const [trim, bands, cover] = ["Trim", "Bands and cornices", "Roof cover"];
+const [trim, bands, cover, chimneys] = ["Trim", "Bands and cornices", "Roof cover", "Chimneys"];
 
 /** What is put on walls and roof in strips: corner boards, fascias, bands and cornices with brackets and dentils, covers of the roof. Prototype mm. Usual values are common practice. */
 export const trimSpec = {
@@ -52,4 +52,24 @@ export const trimSpec = {
   seamApart: length({ group: cover, label: "Standing seams apart, about", def: inches(20), ...span(inches(4), feet(6), [inches(12), feet(3)]), help: "A slope is divided evenly, a seam at both its ends." }), // prettier-ignore
   seamHigh: length({ group: cover, label: "Height of a seam", def: inches(2), ...span(inches(0.5), feet(1), [inches(1), inches(4)]), help: "Strips on edge." }), // prettier-ignore
   ridgeCap: length({ group: cover, label: "Ridge cap, width of each side", def: inches(0), ...span(inches(0), feet(3), [inches(0), inches(12)]), help: "Over the cover, mitred at the ridge. 0 leaves it out." }), // prettier-ignore
+  chimneys: table({
+    group: chimneys,
+    label: "Chimneys",
+    noun: "chimney",
+    def: [],
+    most: 6,
+    help: "Through a sloping roof: plates of brick sheet round a hollow, corbel courses and a cap on them; also as a master to cast from.",
+    columns: {
+      at: length({ group: chimneys, label: "Middle from the left corner", def: feet(8), ...span(feet(0), feet(300), [feet(0), feet(150)]), help: "Along the front." }), // prettier-ignore
+      in: length({ group: chimneys, label: "Middle from the front wall", def: feet(8), ...span(feet(0), feet(150), [feet(0), feet(60)]), help: "Level, from its outside." }), // prettier-ignore
+      width: length({ group: chimneys, label: "Width", def: feet(2), ...span(inches(8), feet(20), [inches(16), feet(6)]), help: "Along the front." }), // prettier-ignore
+      depth: length({ group: chimneys, label: "Depth", def: feet(2), ...span(inches(8), feet(20), [inches(16), feet(6)]), help: "From front to back." }), // prettier-ignore
+      high: length({ group: chimneys, label: "Over the roof", def: feet(5), ...span(feet(1), feet(40), [feet(2), feet(12)]), help: "Of its shaft, over the highest point of the roof that it goes through." }), // prettier-ignore
+      corbels: count({ group: chimneys, label: "Corbel courses", def: 2, min: 0, max: 12, help: "Each reaches out as much further than the one below." }), // prettier-ignore
+    },
+  }),
+  chimneyPitch: length({ group: chimneys, label: "Course of its bricks", def: inches(2.75), ...span(inches(1), inches(24), [inches(2), inches(8)]), help: "The nearest brick sheet that is sold is taken." }), // prettier-ignore
+  corbelSheet: choice({ group: chimneys, label: "Corbels and cap of", def: "styrene/30", options: PLAIN_SHEETS, help: "A course is as high as the sheet is thick." }), // prettier-ignore
+  corbelOut: length({ group: chimneys, label: "A corbel reaches out by", def: inches(2), ...span(inches(0.5), feet(1), [inches(1), inches(4)]), help: "Past the course below, on all sides." }), // prettier-ignore
+  flashing: length({ group: chimneys, label: "Flashing, width", def: inches(6), ...span(inches(0), feet(3), [inches(0), inches(12)]), help: "Round the chimney, on the roof or on a cover of sheet; 0 leaves it out. On lapped strips and between standing seams there is none." }), // prettier-ignore
 };
