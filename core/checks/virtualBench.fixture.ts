@@ -1,5 +1,5 @@
 import { onPiece, pieceShape, type Resolved } from "../frame";
-import { boundsOf, convexOf, cornersOf, type Solid, type Vec3 } from "../geometry";
+import { boundsOf, convexOf, cornersOf, cross, dot, sub, type Solid, type Vec3 } from "../geometry";
 import { cutTable, designOf, emptyJob, newStructure, type Design } from "../job";
 import { contextOf, valuesFrom, type Bench } from "../structures/fromSpec.fixture";
 import { framerOf } from "../structures";
@@ -17,11 +17,24 @@ const END_FOR_END = (p: Vec3): Vec3 => [-p[0], -p[1], p[2]];
 const WAYS = [...QUARTERS, ...QUARTERS.map((q) => (p: Vec3) => END_FOR_END(q(p)))];
 const ONE_FACE = [QUARTERS[0]!, END_FOR_END];
 
-/** The parts moved so that their box begins at 0, 0, 0, after a change of each corner. */
+/** A solid after a motion or a mirroring of space. */
+function changed(s: Solid, change: (p: Vec3) => Vec3): Solid {
+  const origin = change([0, 0, 0]);
+  const turned = (d: Vec3): Vec3 => sub(change(d), origin);
+  const mirrored = dot(cross(turned([1, 0, 0]), turned([0, 1, 0])), turned([0, 0, 1])) < 0;
+  return {
+    faces: s.faces.map((f) => {
+      const corners = f.corners.map(change);
+      const n = turned(f.plane.n);
+      return { ...f, plane: { n, d: dot(n, corners[0]!) }, corners: mirrored ? corners.reverse() : corners };
+    }),
+  };
+}
+/** The parts moved so that their box begins at 0, 0, 0, after a change of space. */
 function laid(parts: readonly Solid[], change: (p: Vec3) => Vec3): Solid[] {
-  const made = parts.map((s) => convexOf(cornersOf(s).map(change)));
+  const made = parts.map((s) => changed(s, change));
   const { min } = boundsOf(made);
-  return made.map((s) => convexOf(cornersOf(s).map((p): Vec3 => [p[0] - min[0], p[1] - min[1], p[2] - min[2]])));
+  return made.map((s) => changed(s, (p): Vec3 => [p[0] - min[0], p[1] - min[1], p[2] - min[2]]));
 }
 const sizeOf = (parts: readonly Solid[]): Vec3 => boundsOf(parts).max;
 /** How much two pieces differ at best, turned over and end for end as their stock allows, mm. */
@@ -42,14 +55,13 @@ function apart(a: readonly Solid[], b: readonly Solid[], ways: readonly ((p: Vec
 function asItLies(s: Resolved): Solid[] {
   const { point } = onPiece(s);
   const [v, w] = pieceShape(s).section;
-  return s.parts.map((part) =>
-    convexOf(
-      cornersOf(part).map((p) => {
-        const q = point(p);
-        return [q[0], q[1] + v / 2, q[2] + w / 2];
-      }),
-    ),
-  );
+  const move = (p: Vec3): Vec3 => {
+    const q = point(p);
+    return [q[0], q[1] + v / 2, q[2] + w / 2];
+  };
+  // a bent strip lies straight on its blank, which is no motion of space
+  const bent = s.member.body.shape === "run";
+  return s.parts.map((part) => (bent ? convexOf(cornersOf(part).map(move)) : changed(part, move)));
 }
 
 /**

@@ -182,7 +182,7 @@ function removed(s: Resolved, i: number): Vec3[] {
   const planes = s.cutters[i]!.planes.map((p) => ({ ...p, tag: "" }));
   return s.whole.flatMap((w) => intersection(w, planes));
 }
-function intersection(w: Solid, planes: readonly (Plane & { tag: string })[]): Vec3[] {
+function intersection(w: Solid, planes: readonly (Plane & { tag: string })[]): readonly Vec3[] {
   const left = planes.reduce<Solid | undefined>((x, p) => x && clip(x, p), w);
   return left ? cornersOf(left) : [];
 }

@@ -2,8 +2,11 @@ import type { Solid } from "./solid";
 import { cornersOf } from "./solid";
 import { cross, dot, length, normalize, sub, type Vec3 } from "./vec";
 
-/** Distinct edge directions of a solid. */
-function edgesOf(s: Solid): Vec3[] {
+const edges = new WeakMap<Solid, readonly Vec3[]>();
+/** Distinct edge directions of a solid, found once. */
+function edgesOf(s: Solid): readonly Vec3[] {
+  const known = edges.get(s);
+  if (known) return known;
   const out: Vec3[] = [];
   for (const f of s.faces)
     f.corners.forEach((p, i) => {
@@ -12,6 +15,7 @@ function edgesOf(s: Solid): Vec3[] {
       const u = normalize(e);
       if (!out.some((v) => Math.abs(dot(u, v)) > 1 - 1e-10)) out.push(u);
     });
+  edges.set(s, out);
   return out;
 }
 

@@ -161,10 +161,14 @@ export function cornersFlat(solid: Solid): readonly Vec3[] {
   return out;
 }
 
-/** The distinct corners of a solid. */
-export function cornersOf(solid: Solid): Vec3[] {
-  if (solid.corners) return [...solid.corners];
+const distinct = new WeakMap<Solid, readonly Vec3[]>();
+/** The distinct corners of a solid, found once. */
+export function cornersOf(solid: Solid): readonly Vec3[] {
+  if (solid.corners) return solid.corners;
+  const known = distinct.get(solid);
+  if (known) return known;
   const out: Vec3[] = [];
+  distinct.set(solid, out);
   for (const f of solid.faces)
     for (const p of f.corners) if (!out.some((q) => distance(p, q) <= 10 * TOLERANCE.samePoint)) out.push(p);
   return out;
