@@ -24,6 +24,14 @@ export interface CardSlope {
   readonly tabbed: (edge: number) => boolean;
 }
 
+/** The middle of the widest stretch of a wall's foot that no door takes. */
+function clearOf({ length, gaps }: CardWall): number {
+  const doors = gaps.filter((g) => g.door).sort((a, b) => a.from - b.from);
+  const stops = [0, ...doors.flatMap((g) => [g.from, g.to]), length];
+  let best: readonly [number, number] = [0, 0];
+  for (let i = 0; i < stops.length; i += 2) if (stops[i + 1]! - stops[i]! > best[1] - best[0]) best = [stops[i]!, stops[i + 1]!]; // prettier-ignore
+  return (best[0] + best[1]) / 2;
+}
 /** Buildings in card at full size: the walls of each strip to fold at the corners, openings printed on, and slopes with tabs. Card stays on the outside of the lines. Model mm. */
 export function cardNet(strips: readonly (readonly CardWall[])[], slopes: readonly CardSlope[]): Drawing {
   const [card, folds, printed]: [Entity[], Entity[], Entity[]] = [[], [], []];
@@ -51,7 +59,7 @@ export function cardNet(strips: readonly (readonly CardWall[])[], slopes: readon
         const low = g.door ? Math.min(g.sill, w.foot) : g.sill;
         printed.push(outline(rectangle(x + g.from, y + low, g.to - g.from, g.head - low), "outline", "grey"));
       }
-      printed.push(text(put([w.length / 2, w.foot + 3]), `${w.name}: ${printMm(model(w.length), 2)}`, 2.2, "middle", "label")); // prettier-ignore
+      printed.push(text(put([clearOf(w), w.foot + 3]), `${w.name}: ${printMm(model(w.length), 2)}`, 2.2, "middle", "label")); // prettier-ignore
       x += w.length;
     });
   }

@@ -53,6 +53,12 @@ describe("the card mock-up of a building of sheet", () => {
     expect(Math.min(...printed[0]!.map((p) => p[0])) - left).toBeCloseTo(28 - 5.25 - 0.1, 6);
     expect(Math.max(...back.map((p) => p[1])) - Math.min(...back.map((p) => p[1]))).toBeCloseTo(31.5 + 7, 6);
   });
+  it("names each wall beside its doors, not on one", () => {
+    const door = { ...window, wall: "front", kind: "door", at: feet(12), sill: 0, height: feet(7) };
+    const words = mockup({ openings: [door] }).layers.find((l) => l.name === "printed")!.entities.flatMap((e) => (e.kind === "text" && e.text.startsWith("front:") ? [e.at[0] - 8] : [])); // prettier-ignore
+    // left of it are 42 − 5.25 − 0.1 mm free
+    expect(words).toEqual([expect.closeTo((42 - 5.35) / 2, 6)]);
+  });
   it("stands clear of itself: no row lies on another", () => {
     const rows = outlines(mockup({ footBack: feet(3) }), "outline").map((o) => [Math.min(...o.map((p) => p[1])), Math.max(...o.map((p) => p[1]))] as const); // prettier-ignore
     const walls = Math.min(...rows.slice(0, 4).map((r) => r[0]));
