@@ -8,6 +8,7 @@ import { unusual } from "../unusual";
 import { inLayers } from "./layeredOpenings";
 import { layersOf, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout";
 import { sheetSpec, type SheetValues } from "./parameters";
+import { truedOff } from "./seams";
 import { cornerTake } from "./trim";
 import { trimFaults, trimRemarks, trimShown } from "./trimJudgement";
 
@@ -145,6 +146,16 @@ export function sheetRemarks(v: SheetValues, ctx?: Context): Remark[] {
       });
     }
   }
+  if (v.outOfTrue > 0 && l.face) {
+    const { item } = l.face;
+    const level = texture!.runs === "level";
+    const along = level ? Math.max(...l.walls.map((w) => w.length)) : l.high;
+    out.push({
+      param: "outOfTrue",
+      level: "warning",
+      text: `The lines of ${texture!.name} run off by ${printMm(v.outOfTrue, 2)} in 100 mm: over a ${level ? "wall" : "height"} of ${printMm(along, 0)} that is ${printMm((along * v.outOfTrue) / 100, 2)}, and courses do not meet at the corners. True each sheet before it is cut: lay a steel rule along one line near its edge, cut along it, and square the ends to that edge; it takes up to ${printMm(truedOff(l, item), 2)} off.`, // prettier-ignore
+    });
+  }
   if (v.tops === "square" && l.k > 0)
     out.push({
       param: "tops",
@@ -216,6 +227,7 @@ export function sheetShown(v: SheetValues, path: string): boolean {
     case "roofSheet":
       return v.roof !== "none";
     case "facePitch":
+    case "outOfTrue":
       return v.face !== "none";
     case "cornerPost":
       return v.corner === "post";

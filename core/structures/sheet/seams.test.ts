@@ -9,7 +9,7 @@ import { near, reachOf } from "../placed.fixture";
 import { faultsOf, fullSawn } from "../sound.fixture";
 import { defaultsOf } from "../spec";
 import { sheetFrame } from "./frame";
-import { sheetCheck } from "./judgement";
+import { sheetCheck, sheetRemarks } from "./judgement";
 import { sheetLayout } from "./layout";
 import { sheetSpec, type SheetValues } from "./parameters";
 import { wallSeams } from "./seams";
@@ -89,6 +89,19 @@ describe("walls longer than a sheet", () => {
       expect(Math.abs(s[0]! - 210)).toBeGreaterThan(14 + 1.75 + 1);
     }
     sound(v);
+  });
+  it("of sheets whose lines run off are parted to what is left when they are trued, which is told with its figures", () => {
+    // 6 in of sheet are 152.4 mm: at 2 mm in 100 truing takes 3.05 off its 304.8
+    const v = shed({ length: (303 * HO.scale.ratio), outOfTrue: 2 }); // prettier-ignore
+    expect(seams({ ...v, outOfTrue: 0 })).toEqual([[], []]);
+    const [face, core] = seams(v);
+    expect(face).toHaveLength(1);
+    // plain sheet has no lines
+    expect(core).toEqual([]);
+    const said = sheetRemarks(v, HO).filter((x) => x.param === "outOfTrue");
+    expect(said).toHaveLength(1);
+    expect(said[0]!.text).toMatch(/^The lines of clapboards run off by 2\.00 mm in 100 mm: over a wall of 303 mm that is 6\.06 mm, .* it takes up to 3\.05 mm off\.$/); // prettier-ignore
+    expect(sheetRemarks({ ...v, outOfTrue: 0 }, HO).filter((x) => x.param === "outOfTrue")).toEqual([]);
   });
   it("of one layer have a plate behind the seam, inside under the roof", () => {
     const r = sound(shed({ core: "none" }));

@@ -1,10 +1,17 @@
-import { textureOf } from "../../lumber";
+import { textureOf, type SheetItem } from "../../lumber";
 import { layerOutline, type SheetLayout, type SheetWall } from "./layout";
 
 /** What a splice plate reaches past a seam on either side, model mm. */
 export const LAP = 6;
 /** What stays clear between a seam and an opening with what is glued behind it, and between the seams of two layers, model mm. */
 const [CLEAR, APART] = [1.5, 8];
+/** What is left of the longest sheet at hand once it was trued: its lines run off by so much across its other side. Model mm. */
+export function longestTrue(l: SheetLayout, item: SheetItem): number {
+  return l.v.sheetLong - (item.texture ? truedOff(l, item) : 0);
+}
+/** What truing takes off a sheet whose lines run off, at most: as much as they do across its shorter side. Model mm. */
+export const truedOff = (l: SheetLayout, item: SheetItem): number =>
+  (l.v.outOfTrue / 100) * Math.min(...item.sizes[0]!);
 /** The least length of a part, model mm. */
 const LEAST = 10;
 
@@ -25,10 +32,11 @@ export function wallSeams(l: SheetLayout, w: SheetWall): readonly (readonly numb
     const barred = w.made.map(({ opening: { gap, reach } }) => [gap.from - reach.inner - clear, gap.to + reach.inner + clear] as const); // prettier-ignore
     const free = (x: number): boolean => barred.every(([a, b]) => x < a || x > b);
     const seams: number[] = [];
-    for (let start = from; to - start > l.v.sheetLong;) {
-      const parts = Math.ceil((to - start) / l.v.sheetLong - 1e-9);
+    const longest = longestTrue(l, item);
+    for (let start = from; to - start > longest;) {
+      const parts = Math.ceil((to - start) / longest - 1e-9);
       const wanted = start + (to - start) / parts;
-      const last = Math.min(start + l.v.sheetLong, to - LEAST);
+      const last = Math.min(start + longest, to - LEAST);
       const step = upright ?? 0.5;
       const lines = Array.from({ length: Math.max(0, Math.floor((last - from) / step + 1e-9)) }, (_, k) => from + (k + 1) * step); // prettier-ignore
       const places = lines.filter((x) => x >= start + LEAST && free(x));
