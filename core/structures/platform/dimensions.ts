@@ -38,8 +38,10 @@ export function platformDimensions(v: PlatformValues, ctx: Context): Dimension[]
     if (v.shelter !== "flat") put("slope", { ...end, unit: "batter", from: [middle + w / 2, z], to: [middle + w / 2, z], side: "at" }); // prettier-ignore
   }
   const plan = { view: "plan" as ViewId };
-  put("length", { ...plan, from: [-half, y0], to: [half, y0], side: "bottom", tier: 1 });
+  // of a pair the far one is measured, beyond which nothing stands
+  const [side, y] = v.pair ? (["top", y0 + l.deep] as const) : (["bottom", y0] as const);
+  put("length", { ...plan, from: [-half, y], to: [half, y], side, tier: 1 });
   put("depth", { ...plan, from: [-half, y0], to: [-half, y0 + l.deep], side: "left" });
-  put("margin", { ...plan, from: [-half, y0], to: [-half + l.mm(v.margin), y0], side: "bottom" });
+  put("margin", { ...plan, from: [-half, y], to: [-half + l.mm(v.margin), y], side });
   return out;
 }

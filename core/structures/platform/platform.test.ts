@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { boundsOf } from "../../geometry";
-import type { ResolvedFrame } from "../../frame";
+import { bearings, type ResolvedFrame } from "../../frame";
 import { MM_PER_INCH, feet, inches, scaleOf } from "../../units";
 import { contextOf, valuesFrom } from "../fromSpec.fixture";
 import { near, panelIn, reachOf, roleCounts, volumeIn } from "../placed.fixture";
@@ -304,6 +304,14 @@ describe("a pair of platforms", () => {
     // their fronts are 26 ft apart
     expect(boundsOf(r.byMember.get("t/first/deck")![0]!.parts).min[1]).toBeCloseTo(MM(13) + thou(20), 9);
     expect(boundsOf(r.byMember.get("t/second/deck")![0]!.parts).max[1]).toBeCloseTo(-MM(13) - thou(20), 9);
+  });
+  it("is glued where its mirror image is: every joint that touches in one touches in the other", () => {
+    const touching = (hand: string): string[] => bearings(sound(v)).filter((x) => x.touches && x.a.startsWith(`t/${hand}/`)).map((x) => `${x.a.replace(`t/${hand}/`, "")} on ${x.b.replace(`t/${hand}/`, "")}`).sort(); // prettier-ignore
+    const first = touching("first");
+    expect(touching("second")).toEqual(first);
+    // a web stands on both its flanges and between both end plates
+    expect(first.filter((x) => x.startsWith("bent1/girder/weba on"))).toHaveLength(4);
+    expect(first.filter((x) => x.startsWith("bent1/column1/web"))).not.toHaveLength(0);
   });
   it("whose roofs would meet over the track is refused, with the width that would do", () => {
     expect(platformCheck(of({ pair: true, shelter: "flat", between: feet(5), roofWide: feet(20) }), HO)).toEqual(["The roofs of both platforms reach into each other over the track; make them narrower than 19′-0″."]); // prettier-ignore
