@@ -70,6 +70,15 @@ describe("files for a cutter", () => {
       expect(f.drawing.layers.findIndex((l) => l.name === "cut-outlines")).toBe(length - 1);
     }
   });
+  it("carry each part's mark on it, and under it where it has a hole", () => {
+    const core = file(cutFiles(house({ openings: [window] }), 0.1), "sheet/styrene/60");
+    const marks = core.drawing.layers.find((l) => l.name === "marks")!.entities.flatMap((e) => (e.kind === "text" ? [e] : [])); // prettier-ignore
+    expect(marks).toHaveLength(4);
+    const boxes = rings(core, "cut-outlines").map((r) => [0, 1].map((k) => [Math.min(...r.map((p) => p[k]!)), Math.max(...r.map((p) => p[k]!))] as const)); // prettier-ignore
+    const on = marks.map((m) => boxes.filter(([x, y]) => m.at[0] > x![0] && m.at[0] < x![1] && m.at[1] > y![0] && m.at[1] < y![1]).length); // prettier-ignore
+    // one core has the window
+    expect(on.sort()).toEqual([0, 1, 1, 1]);
+  });
   it("tell what a kerf leaves nothing of, and refuse one below 0", () => {
     const tight = cutFiles(house({ openings: [{ ...window, across: 6 }] }), 1.5);
     expect(file(tight, "sheet/styrene/10").lost.length).toBeGreaterThan(0);

@@ -17,7 +17,7 @@ export interface CutFile {
   readonly drawing: Drawing;
 }
 /** Clear between two parts besides the kerf, model mm. */
-const APART = 2;
+const APART = 3;
 /** Where a sheet is not known by its size, rows fill this, model mm. */
 const WIDE = 150;
 
@@ -54,8 +54,10 @@ export function cutFiles(d: Design, kerf: number): CutFile[] {
       const to = ([px, py]: Vec2): Vec2 => [x + kerf / 2 + px, y - p.high + kerf / 2 + py];
       for (const r of p.rings) (polygonArea(r) > 0 ? outer : inner).push(outline(r.map(to), "outline"));
       for (const [a, b] of p.lines) engraved.push(line(to(a), to(b), "thin"));
-      const size = Math.min(2, p.high / 3, p.wide / (0.7 * p.mark.length));
-      marks.push(text(to([p.wide / 2, (p.high - size) / 2]), p.mark, size, "middle"));
+      // on the part, or under it where a hole might take it away
+      const holed = p.rings.some((r) => polygonArea(r) < 0);
+      const size = Math.min(2, holed ? 2 : p.high / 3, p.wide / (p.mark.length + 0.5));
+      marks.push(text(to([p.wide / 2, holed ? -size - kerf - 0.3 : (p.high - size) / 2]), p.mark, size, "middle"));
       x += p.wide + APART;
       row = Math.max(row, p.high);
     }
