@@ -73,6 +73,9 @@ export function agentsCottage(): JobDoc {
     cover: "strips",
     exposure: inches(9),
     ridgeCap: inches(8),
+    gutters: "eaves",
+    downpipes: "right",
+    chimneys: [{ at: feet(21), in: feet(9), width: feet(2), depth: feet(2), high: feet(4), corbels: 2 }],
     openings: [
       window("front", 6, 2.5, 5, 2.5, { shutters: "both" }),
       door("front", 14, 3, 7, "panel", { up: 2 }),

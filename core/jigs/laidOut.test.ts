@@ -14,7 +14,7 @@ const IN_PLACE: Readonly<Record<string, readonly string[]>> = {
   truss: [],
   building: ["plank", "collar tie", "roof board", "ridge cap", "mudsill", "longitudinal brace", "eave bracket", "purlin", "purlin post"], // prettier-ignore
   snowshed: ["purlin", "roof plank"],
-  sheet: [],
+  sheet: ["gutter"],
   canopy: [],
   // round ones have patterns to wrap, not places on a board
   tubes: ["tube", "wrap", "hoop"],

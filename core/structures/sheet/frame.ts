@@ -10,6 +10,7 @@ import { wallLines } from "../wallLines";
 import { timberOf, type Timber } from "../timber";
 import { holeIn, type MadeOpening, type PartName } from "./layeredOpenings";
 import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
+import { gutters } from "./gutters";
 import { coping, leftEdge, quoins } from "./masonry";
 import { LAP, unbacked, wallSeams } from "./seams";
 import { chimneys, shaftHoles, shaftsOf } from "./chimney";
@@ -42,6 +43,7 @@ export function sheetFrame(v: SheetValues, ctx: Context): Frame {
   bandsAndCornices(b, l, ctx, on);
   if (l.k > 0) {
     fascias(b, l, ctx, on);
+    gutters(b, l, ctx);
     roofCover(b, l, ctx, on.roof, overFront(l, ctx));
     chimneys(b, l, ctx, flashingOn(l, ctx, on));
   }

@@ -5,6 +5,7 @@ import type { Build, OuterWall, Params, StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
 import { sheetDimensions } from "./dimensions";
 import { sheetFrame } from "./frame";
+import { guttersOf } from "./gutters";
 import { sheetCheck, sheetNotes, sheetRemarks, sheetShown } from "./judgement";
 import { onSheetWall, sheetLayout, under } from "./layout";
 import { newOpening } from "./newOpening";
@@ -57,6 +58,11 @@ export const sheetBuilding: StructureKind = {
     };
     for (const side of ["front", "back"] as const)
       out.push({ id: `roof-${side}`, name: `Roof, ${side === "front" && l.v.roof === "shed" ? "" : `${side} `}slope`, ...slope(side), has: (s) => s.member.id === `${ctx.structure}/roof/${side}` }); // prettier-ignore
+    for (const g of guttersOf(l, ctx))
+      g.at.forEach((_, i) => {
+        // from the wall's left end, the wall at the right
+        out.push({ id: `pipe-${g.wall.name}-${i + 1}`, name: `Downpipe ${i + 1} of the ${g.wall.name}, from the left`, right: negate(g.wall.n), up: [0, 0, 1], eye: negate(g.wall.e), has: (s) => s.member.assembly === `${ctx.structure}/gutter/${g.wall.name}/pipe${i + 1}` }); // prettier-ignore
+      });
     out.push({ id: "roof-flat", name: "Roof", right: [1, 0, 0], up: [0, 1, 0], eye: [0, 0, 1], has: (s) => s.member.id === `${ctx.structure}/roof/sheet` }); // prettier-ignore
     return out;
   },
@@ -82,6 +88,7 @@ export const sheetBuilding: StructureKind = {
     const [, place] = id.split("/");
     const opening = /^opening(\d+)$/.exec(place ?? "");
     if (opening) return [`openings.${Number(opening[1]) - 1}`, "Windows and doors in layers", "Masonry"];
+    if (place === "gutter") return ["Gutters and downpipes"];
     const band = /^band(\d+)$/.exec(place ?? "");
     if (band) return [`bands.${Number(band[1]) - 1}`, "Bands and cornices"];
     const chimney = /^chimney(\d+)$/.exec(place ?? "");

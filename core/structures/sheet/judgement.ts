@@ -13,13 +13,14 @@ import { cornerTake } from "./trim";
 import { trimFaults, trimRemarks, trimShown } from "./trimJudgement";
 
 const fi = (mm: number): string => printFeetInches(mm);
-const SIZES = ["cornerPost", "blocks", "ledge"] as const;
+const SIZES = ["cornerPost", "blocks", "ledge", "gutter"] as const;
 
 /** Why values cannot go together, a sentence each; layers, corners and what stands in the way of openings only with a context. */
 export function sheetCheck(v: SheetValues, ctx?: Context): string[] {
   const bad = SIZES.filter((k) => !parseNominal(v[k]) || parseNominal(v[k])!.round);
   if (bad.length > 0)
     return bad.map((k) => `${sheetSpec[k].label} is “${v[k]}”; write a nominal size in inches such as 4×4.`);
+  if (!parseNominal(v.downpipe)?.round) return [`Downpipe is “${v.downpipe}”; write a diameter in inches such as ⌀3.`];
   const out: string[] = [];
   if (v.face === "none" && v.core === "none" && v.back === "none")
     out.push("The walls have no layer; choose a face, a core or a back.");

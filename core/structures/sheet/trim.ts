@@ -62,16 +62,18 @@ export function cornerBoards(b: Builder, l: SheetLayout, ctx: Context, on: On): 
 export const cornerTake = (l: SheetLayout): number =>
   l.v.quoins > 0 ? l.mm(Math.max(l.v.quoinLong, l.v.quoinShort)) : l.mm(l.v.cornerTrim);
 
+/** How far what is on the walls' faces stands out at most, but for bands: corner boards, quoins, trim and sills of openings. Model mm. */
+export const proudOn = (l: SheetLayout): number =>
+  Math.max(
+    l.v.cornerTrim > 0 ? item(l.v.stripSheet).thickness : 0,
+    l.v.quoins > 0 ? item(l.v.stoneSheet).thickness : 0,
+    ...l.walls.flatMap((w) => w.made.flatMap((m) => m.opening.parts.map((x) => -x.depth))),
+  );
 /** How far the fascias' outer side lies from the wall, and that of the barge boards, level, model mm; 0 where there is no room under the overhang. */
 export function fasciasOut(l: SheetLayout): { readonly eaves: number; readonly ends: number } {
   if (l.v.fascia === 0 || l.k === 0) return { eaves: 0, ends: 0 };
   const t = item(l.v.stripSheet).thickness;
-  // past what stands out on the face: corner boards, quoins, trim and sills of openings
-  const proud = Math.max(
-    l.v.cornerTrim > 0 ? t : 0,
-    l.v.quoins > 0 ? item(l.v.stoneSheet).thickness : 0,
-    ...l.walls.flatMap((w) => w.made.flatMap((m) => m.opening.parts.map((x) => -x.depth))),
-  );
+  const proud = proudOn(l);
   const room = (over: number): number => (over >= t + proud ? over : 0);
   return { eaves: room(l.mm(l.v.overhang)), ends: room(l.mm(l.v.gableOverhang)) };
 }

@@ -2,6 +2,7 @@ import { sheetOf, type SheetItem } from "../../lumber";
 import { model, printFeetInches, printMm, toPrototype } from "../../units";
 import type { Context, Remark, WallOpening } from "../kind";
 import { chimneyBrick, shaftsOf } from "./chimney";
+import { guttersOf } from "./gutters";
 import { slopesOf } from "./slopes";
 import { onSheetWall, under, type SheetLayout, type SheetWall } from "./layout";
 import type { SheetValues } from "./parameters";
@@ -29,9 +30,47 @@ export function trimFaults(
   v.bands.forEach((_, i) => bandFaults(l, i, p, whole, say));
   if (l.k > 0 && v.cover !== "none") coverFaults(l, say);
   chimneyFaults(l, ctx, p, say);
+  gutterFaults(l, ctx, p, whole, say);
   return out;
 }
 type Say = (is: boolean, text: string) => void;
+
+/** Gutters with a band in their way; downpipes with no room, before an opening, or behind what stands out further than their gutter. */
+function gutterFaults(
+  l: SheetLayout,
+  ctx: Context,
+  p: (mm: number) => string,
+  whole: (w: SheetWall, g: WallOpening) => WallOpening,
+  say: Say,
+): void {
+  // prettier-ignore
+  const { v } = l;
+  for (const g of guttersOf(l, ctx)) {
+    const { wall: w, pipe, strip } = g;
+    const name = `The gutter of the ${w.name}`;
+    v.bands.forEach((b, i) => {
+      const on = b.walls === "all" || w.name === "front";
+      const [out, top] = [Math.max(l.mm(b.out), item(v.stripSheet).thickness), l.mm(b.at) + (b.out > 0 ? item(v.shelfSheet).thickness : 0)]; // prettier-ignore
+      say(on && out > g.out - LEAST && top > g.top - strip.v - LEAST, `${name} meets band ${i + 1}; put the band lower, or let the roof overhang more.`); // prettier-ignore
+    });
+    if (g.at.length === 0) continue;
+    say(g.down + pipe.v / 2 > g.out + strip.w + 1e-9, `The downpipes of the ${w.name} would stand ${printMm(model(g.down + pipe.v / 2), 2)} out to clear what is behind them, past their gutter; let the bands stand out less, or take a wider gutter.`); // prettier-ignore
+    say(pipe.v > strip.w + 1e-9, `Downpipes ${printMm(model(pipe.v), 2)} thick are wider than their gutter of ${printMm(model(strip.w), 2)}; take thinner ones.`); // prettier-ignore
+    const low = g.turn ? g.turn[1] - (g.turn[0] - g.down) : g.top - strip.v;
+    say(
+      low < w.foot + 2 * pipe.v,
+      `The downpipes of the ${w.name} have no room under their gutter; take thinner ones.`,
+    );
+    say(g.at.length > 1 && g.at[1]! - g.at[0]! < 2 * pipe.v, `Both downpipes of the ${w.name} stand in each other ${fi(v.downIn)} in from the corners; move them out.`); // prettier-ignore
+    const clear = pipe.v / 2 + LEAST;
+    say(g.at.some((s) => s < g.reach[0] + clear || s > g.reach[1] - clear), `The downpipes of the ${w.name} stand past the ends of their gutter; move them in.`); // prettier-ignore
+    for (const s of g.at)
+      for (const o of w.gaps) {
+        const all = whole(w, o);
+        say(s > all.from - clear && s < all.to + clear, `A downpipe ${p(Math.min(s, w.length - s))} in from the corner runs before ${o.name.replace("opening", "opening ")} of the ${w.name}; move it.`); // prettier-ignore
+      }
+  }
+}
 
 /** Chimneys that stand in a wall or in each other, or are too small for their plates. */
 function chimneyFaults(l: SheetLayout, ctx: Context, p: (mm: number) => string, say: Say): void {
@@ -154,8 +193,15 @@ export function trimShown(v: SheetValues, name: string): boolean | undefined {
   switch (name) {
     case "fascia":
     case "cover":
+    case "gutters":
     case "chimneys":
       return sloped;
+    case "gutter":
+    case "downpipes":
+      return sloped && v.gutters !== "none";
+    case "downpipe":
+    case "downIn":
+      return sloped && v.gutters !== "none" && v.downpipes !== "none";
     case "chimneyPitch":
     case "corbelSheet":
       return sloped && v.chimneys.length > 0;

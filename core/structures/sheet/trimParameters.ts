@@ -1,14 +1,25 @@
 import { feet, inches } from "../../units";
-import { choice, count, length, options, span, table } from "../spec";
+import { choice, count, length, options, section, span, table } from "../spec";
 import { PLAIN_SHEETS } from "../sheetOptions";
 
-const [trim, bands, cover, chimneys] = ["Trim", "Bands and cornices", "Roof cover", "Chimneys"];
+const [trim, water, bands, cover, chimneys] = [
+  "Trim",
+  "Gutters and downpipes",
+  "Bands and cornices",
+  "Roof cover",
+  "Chimneys",
+];
 
 /** What is put on walls and roof in strips: corner boards, fascias, bands and cornices with brackets and dentils, covers of the roof. Prototype mm. Usual values are common practice. */
 export const trimSpec = {
   cornerTrim: length({ group: trim, label: "Corner boards, width", def: feet(0), ...span(feet(0), feet(4), [feet(0), inches(12)]), help: "On the face of both walls at every corner; they cover the edges of the layers. 0 leaves them out." }), // prettier-ignore
   fascia: length({ group: trim, label: "Fascias and barge boards, height", def: feet(0), ...span(feet(0), feet(4), [feet(0), inches(14)]), help: "Under the edge of an overhanging roof: level ones at the eaves, sloping ones at the ends, which cover their ends. 0 leaves them out." }), // prettier-ignore
   stripSheet: choice({ group: trim, label: "Corner boards, fascias and bands of", def: "styrene/20", options: PLAIN_SHEETS, help: "On the walls' face and under the roof." }), // prettier-ignore
+  gutters: choice({ group: water, label: "Gutters", def: "none", options: options({ none: "none", eaves: "along the eaves" }), help: "Strip under the edge of a sloping roof, before the fascia and clear of what is on the face." }), // prettier-ignore
+  gutter: section({ group: water, label: "Gutter", def: "4×6", help: "Thickness out of the wall, width upright." }),
+  downpipes: choice({ group: water, label: "Downpipes", def: "both", options: options({ none: "none", left: "at the left end of each", right: "at the right end of each", both: "at both ends" }), help: "Seen from outside; with room for bands, sills and corner boards behind them." }), // prettier-ignore
+  downpipe: section({ group: water, label: "Downpipe", def: "⌀3", help: "Diameter in nominal inches." }),
+  downIn: length({ group: water, label: "Downpipes in from the corner", def: inches(15), ...span(inches(2), feet(60), [inches(4), feet(3)]), help: "To their middle." }), // prettier-ignore
   bands: table({
     group: bands,
     label: "Bands and cornices",
