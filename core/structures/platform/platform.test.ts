@@ -338,6 +338,23 @@ describe("what a platform is told", () => {
   ])("%j", (over, says) => {
     expect(platformCheck(of(over), HO).join(" ")).toMatch(says);
   });
+  it("a shelter post in the railing of an end, either end, and none where it stands clear by its half and the railing's depth", () => {
+    // narrow columns: the first place stands its margin and 2 in from the end; posts are 8 in, railings 6 in deep
+    const slim = { web: "styrene/10", base: "none", columnWide: inches(4), girderWide: inches(4), shelter: "flat" };
+    const said = (over: object): string => platformCheck(of({ ...slim, ...over }), HO).join(" ");
+    const ends = /A shelter post stands in the railing of an end/;
+    for (const [from, to] of [
+      [1, 1],
+      [5, 5],
+    ] as const) {
+      // prettier-ignore
+      expect(said({ margin: inches(7.9), shelterFrom: from, shelterTo: to })).toMatch(ends);
+      expect(said({ margin: inches(8.1), shelterFrom: from, shelterTo: to })).toBe("");
+    }
+    // an end without one lets it stand at the edge
+    expect(said({ margin: inches(2.1), shelterFrom: 1, shelterTo: 1, railLeft: false })).toBe("");
+    expect(said({ margin: inches(2.1), shelterFrom: 1, shelterTo: 1, railRight: false })).toMatch(ends);
+  });
   it("a deck without a railing, a gate without one, an edge lower than its deck: remarks", () => {
     const said = (over: object) => platformRemarks(of(over), HO).map((x) => x.text).join(" "); // prettier-ignore
     expect(said({})).toBe("");
