@@ -1,3 +1,4 @@
+import { evenly } from "../../carpentry";
 import type { Frame } from "../../frame";
 import { planeAt, type Vec2, type Vec3 } from "../../geometry";
 import { USUAL_SHEET } from "../../lumber";
@@ -121,7 +122,7 @@ function deckOfSheet(b: Builder, l: PlatformLayout, hand: Hand): string[] {
 export function planksAt(l: PlatformLayout): number[] {
   const wide = l.timber.plank.v;
   const n = Math.max(2, Math.floor((l.long + l.mm(l.v.plankGap)) / (wide + l.mm(l.v.plankGap)) + 1e-9));
-  return Array.from({ length: n }, (_, i) => -l.long / 2 + wide / 2 + (i * (l.long - wide)) / (n - 1));
+  return evenly(l.long, n, wide, 0).at.map((x) => x - l.long / 2);
 }
 function deckOfPlanks(b: Builder, l: PlatformLayout, hand: Hand): string[] {
   const t = l.timber.plank;

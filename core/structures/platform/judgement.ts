@@ -13,6 +13,7 @@ import {
   runsOf,
   type PlatformLayout,
 } from "./layout";
+import { LEAF_ROOM } from "./railing";
 import { platformSpec, SIDES, type PlatformValues, type Side } from "./parameters";
 
 const fi = (mm: number): string => printFeetInches(mm);
@@ -105,7 +106,7 @@ function gapFaults(l: PlatformLayout, side: Side, proto: (mm: number) => string,
     say(!!next && g.to > next.from - LEAST, `${g.name} and ${next?.name.toLowerCase()} are in each other on the ${words}; move one.`); // prettier-ignore
     const row = g.name.startsWith("Gate") ? v.gates[Number(g.name.slice(5)) - 1] : undefined;
     if (!row) return;
-    say(row.leaf && (l.mm(row.width) < 3 * timber.railBar.v + 2 * l.mm(25.4) + LEAST || l.mm(v.railHigh) < 3 * timber.railBar.v + l.mm(25.4) + LEAST), `${g.name} has no room for a leaf of ${printMm(timber.railBar.v, 2)} rails; make it larger, or leave the leaf out.`); // prettier-ignore
+    say(row.leaf && (l.mm(row.width) < 3 * timber.railBar.v + 2 * l.mm(LEAF_ROOM) + LEAST || l.mm(v.railHigh) < 3 * timber.railBar.v + l.mm(LEAF_ROOM) + LEAST), `${g.name} has no room for a leaf of ${printMm(timber.railBar.v, 2)} rails; make it larger, or leave the leaf out.`); // prettier-ignore
     const end = side === "left" || side === "right";
     const [before, after] = side === "right" ? [l.railed.front, l.railed.back] : [l.railed.back, l.railed.front];
     say(end && ((before && g.from < l.railDeep) || (after && g.to > length - l.railDeep)), `${g.name} stands in the railing round the corner; move it in.`); // prettier-ignore

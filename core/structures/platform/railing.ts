@@ -1,3 +1,4 @@
+import { evenly } from "../../carpentry";
 import { NEAR, negate, planeAt, type Vec3 } from "../../geometry";
 import type { Builder } from "../builder";
 import type { Timber } from "../timber";
@@ -26,7 +27,7 @@ export function spread(from: number, to: number, width: number, most: number): n
   const room = to - from - width;
   if (room < width) return [(from + to) / 2];
   const n = Math.max(1, Math.ceil(room / most - 1e-9));
-  return Array.from({ length: n + 1 }, (_, i) => from + width / 2 + (i * room) / n);
+  return evenly(to - from, n + 1, width, 0).at.map((x) => from + x);
 }
 
 /**
@@ -47,8 +48,8 @@ export function railing(
   const root = `${hand.root}/rail-${side}`;
   const [post, bar] = [timber.railPost, timber.railBar];
   const high = l.top + mm(v.railHigh);
-  const stick = (id: string, role: string, letter: string, t: Timber, ends: readonly [Vec3, Vec3], up: Vec3, loose = false): string => // prettier-ignore
-    b.stick({ id: `${root}/${id}`, assembly: root, role, letter, timber: t, a: ends[0], b: ends[1], up, square: true, ...(loose ? { loose } : {}) }).id; // prettier-ignore
+  const stick = (id: string, role: string, letter: string, t: Timber, ends: readonly [Vec3, Vec3], up: Vec3): string => // prettier-ignore
+    b.stick({ id: `${root}/${id}`, assembly: root, role, letter, timber: t, a: ends[0], b: ends[1], up, square: true }).id; // prettier-ignore
   const end = side === "left" || side === "right";
   runsOf(l, side).forEach(([from, to], k) => {
     const n = `${k + 1}`;

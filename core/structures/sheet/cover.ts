@@ -1,3 +1,4 @@
+import { evenly } from "../../carpentry";
 import { sheetOf, type SheetItem, type TextureId } from "../../lumber";
 import { addScaled, scale, type Vec2, type Vec3 } from "../../geometry";
 import { model, prototype } from "../../units";
@@ -67,7 +68,7 @@ const LEAST = 0.4;
 export function seamsAt(l: SheetLayout, half: number): number[] {
   const t = sheetOf(`sheet/${l.v.coverSheet}`)!.thickness;
   const n = Math.max(1, Math.round((2 * half - t) / l.mm(l.v.seamApart)));
-  return Array.from({ length: n + 1 }, (_, i) => -half + t / 2 + (i * (2 * half - t)) / n);
+  return evenly(2 * half, n + 1, t, 0).at.map((x) => x - half);
 }
 
 /** What lies on the slopes of a roof, from the eave up, and the cap over the ridge. `roof` gives the panel that it lies on. */
