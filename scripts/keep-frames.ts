@@ -1,7 +1,7 @@
 /**
  * Keeps structures of every kind as they are framed now, for the tests to compare with. Those that were kept before are
  * kept again with what comes of them now; a kind that frames one of them otherwise has to have counted its version up.
- * Papers of the demo jobs are kept beside them. Run: npx tsx scripts/keep-frames.ts
+ * Papers of the demo jobs are kept beside them. Run: npm run keep
  */
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import "../core/structures/all";

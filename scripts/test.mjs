@@ -35,7 +35,10 @@ const beside = (path, args) =>
 function step(name, ok) {
   console.log(`${ok ? "passed" : "FAILED"}: ${name}`);
   if (ok) passed++;
-  else failed++;
+  else {
+    failed++;
+    fell.push(name);
+  }
 }
 /** Lines of tests among all lines of code, percent; blank lines do not count. */
 function share() {
@@ -52,9 +55,24 @@ function share() {
   return Math.round((100 * lines.tests) / lines.all);
 }
 mkdirSync(".cache", { recursive: true });
+/** What failed, by name, told once more at the end: a log is read from there. */
+const fell = [];
+const namesIn = (j) => [
+  ...(j.testResults ?? []).flatMap((s) => {
+    const tests = s.assertionResults.filter((a) => a.status === "failed");
+    const said = tests.length > 0 ? tests.map((a) => `${a.fullName}: ${a.failureMessages[0] ?? ""}`) : s.status === "failed" ? [s.message] : []; // prettier-ignore
+    return said.map((t) => `${s.name}: ${t}`);
+  }),
+  ...(j.suites ?? []).flatMap((s) => [
+    ...namesIn(s),
+    ...(s.specs ?? []).filter((x) => !x.ok).map((x) => `${x.file}:${x.line}: ${x.title}`),
+  ]),
+];
 const counted = (file, read) => {
   try {
-    const [p, f] = read(JSON.parse(readFileSync(file, "utf8")));
+    const json = JSON.parse(readFileSync(file, "utf8"));
+    fell.push(...namesIn(json));
+    const [p, f] = read(json);
     passed += p;
     failed += f;
     return f === 0;
@@ -104,6 +122,7 @@ const ui = bin("node_modules/@playwright/test/cli.js", ["test"], {
   PLAYWRIGHT_JSON_OUTPUT_NAME: ".cache/interface.json",
 });
 if (counted(".cache/interface.json", (j) => [j.stats.expected + j.stats.flaky, j.stats.unexpected]) && !ui) failed++;
+for (const name of fell) console.log(`FAILED: ${name.split("\n")[0].slice(0, 300)}`);
 console.log(`Tests are ${share()} % of the code.`);
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -21,6 +21,9 @@ export interface KeptKind {
 const hash = (x: unknown): string => createHash("sha256").update(JSON.stringify(x)).digest("hex").slice(0, 12);
 export const specDigest = (kind: StructureKind): string => hash(kind.spec);
 
+/** A figure in words, the same for what is nothing from either side. */
+const told = (x: number, digits: number): string => x.toFixed(digits).replace(/^-(0\.0+)$/, "$1");
+
 /** From end to end of a stick along its own length, model mm. */
 function longOf(k: Resolved): number {
   const along = k.parts.flatMap((p) => p.faces.flatMap((f) => f.corners.map((c) => dot(c, k.axes.u))));
@@ -53,9 +56,9 @@ export function cameOf(kind: StructureKind, params: Params, bench: Bench): strin
       for (const f of p.faces)
         for (const c of f.corners) for (let i = 0; i < 3; i++) sums[2 + i]! += c[i]! * (1 + Math.abs(c[i]!) / 1000);
   }
-  const rounded = [...roles].sort(([a], [b]) => (a < b ? -1 : 1)).map(([r, s]) => [r, ...s.map((x) => x.toFixed(2))]);
+  const rounded = [...roles].sort(([a], [b]) => (a < b ? -1 : 1)).map(([r, s]) => [r, ...s.map((x) => told(x, 2))]);
   const words = kind.remarks(all, ctx).map((r) => [r.level, r.param, r.text, r.fix?.label]);
-  const figures = kind.dimensions(all, ctx).map((d) => [d.id, d.value.toFixed(3), d.from.map((x) => x.toFixed(3))]);
+  const figures = kind.dimensions(all, ctx).map((d) => [d.id, told(d.value, 3), d.from.map((x) => told(x, 3))]);
   const builds = (kind.builds?.(all, ctx) ?? []).map((x) => [x.id, x.name, sticks.filter((k) => x.has(k)).length]);
   return `${sticks.length} sticks, ${length.toFixed(2)} mm: ${hash([rounded, words, figures, builds])}`;
 }

@@ -6,7 +6,7 @@ import { KIND_IDS, framerOf } from "./registry";
 
 // Structures of every kind as their version framed them. What comes otherwise was broken, or changed on purpose: then the
 // kind's version counts up, so that jigs printed before are told as out of date, and they are kept anew by
-// npx tsx scripts/keep-frames.ts
+// npm run keep, which makes what ships of the kinds anew as well: the schema, the starts' pictures
 describe("what was framed before is framed the same, or the kind's version says so", () => {
   for (const id of KIND_IDS.filter((k) => k !== "traced"))
     describe(id, () => {
