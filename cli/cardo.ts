@@ -227,6 +227,53 @@ program
   });
 
 program
+  .command("sheets <job>")
+  .description("which part comes off which sheet, and the cuts in their order")
+  .option("--by <how>", '"snap": from edge to edge, or "free"; what the job says where it is not given')
+  .option("--apart <mm>", "left between parts, mm")
+  .option("--edge <mm>", "left along the edges of a sheet, mm")
+  .action(async (job: string, o: { by?: string; apart?: string; edge?: string }) => {
+    const { sheetJobs, USUAL_CUTTING } = await import("../core/jigs/sheetParts");
+    const { sheetPlanFaults } = await import("../core/checks/sheetPlan");
+    const { nestings, usedPercent } = await import("../core/nesting");
+    const { design, issues } = await readDesign(job);
+    if (o.by !== undefined && o.by !== "snap" && o.by !== "free") throw new BadInput(`Cut by “${o.by}” is not known; choose snap or free.`); // prettier-ignore
+    const said = design.doc.sheetCutting ?? USUAL_CUTTING;
+    const length = (text: string | undefined, own: number, most: number, name: string): number => {
+      const mm = text === undefined ? own : Number(text);
+      if (!(mm >= 0 && mm <= most)) throw new BadInput(`${name} “${text}” is no length in mm from 0 to ${most}.`);
+      return mm;
+    };
+    const how = { by: o.by ?? said.by, apart: length(o.apart, said.apart, 20, "Apart"), edge: length(o.edge, said.edge, 50, "Edge") }; // prettier-ignore
+    const { cutStatuses, serves } = await import("../core/job");
+    const done = new Set(cutStatuses(sound(design), issues).filter(serves).map((s) => s.stick)); // prettier-ignore
+    const sheets = sheetJobs(design, done).map(({ stock, name, problem: own }) => {
+      const problem = { ...own, ...how };
+      const result = [...nestings(problem)].at(-1)!;
+      const marks = (parts: readonly number[]): string[] => parts.map((i) => problem.parts[i]!.mark);
+      if (result.status !== "planned") return { stock, name, status: result.status, marks: marks(result.status === "too large" ? result.parts : result.left) }; // prettier-ignore
+      const faults = sheetPlanFaults(problem, result.sheets);
+      if (faults.length > 0) throw new Error(faults.join(" "));
+      return {
+        stock,
+        name,
+        status: result.status,
+        used_percent: Number(usedPercent(problem, result).toFixed(1)),
+        sheets: result.sheets.map((s) => ({
+          wide: problem.sizes[s.size]!.wide,
+          long: problem.sizes[s.size]!.long,
+          parts: s.placed.map((p) => ({ mark: problem.parts[p.part]!.mark, stick: p.stick, quarter_turns: p.turn, at: p.at.map(thousandth) })), // prettier-ignore
+          cuts: s.cuts.map((c) => ({ along: c.along, at: thousandth(c.at), from: thousandth(c.from), to: thousandth(c.to) })), // prettier-ignore
+          left: s.left.map((r) => [r.x, r.y, r.wide, r.high].map(thousandth)),
+        })),
+      };
+    });
+    print({ ...how, sheets });
+    if (sheets.some((s) => s.status !== "planned")) process.exitCode = CANNOT;
+  });
+const thousandth = (mm: number): number => Number(mm.toFixed(3));
+
+program
   .command("cutter <job>")
   .description("the parts of each sheet as closed contours for a cutter, as SVG and DXF")
   .requiredOption("--out <dir>", "folder to write into")
@@ -422,7 +469,7 @@ try {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
   else if (e instanceof CommanderError)
     fail(
-      `${e.code === "commander.help" ? "No command was given." : e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, cutter, stl, lines, find, check, fit, rafters, stairs, backup and restore.`,
+      `${e.code === "commander.help" ? "No command was given." : e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, sheets, cutter, stl, lines, find, check, fit, rafters, stairs, backup and restore.`,
       2,
     );
   else fail((e as Error).message, 2);

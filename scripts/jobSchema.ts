@@ -239,11 +239,23 @@ const schema = {
         sticks: record(list(object({ length: number(), count: { type: ["integer", "null"] }, price: number() }))),
       }),
       cutting: object({ kerf: number({ minimum: 0, maximum: 10 }), allowance: number({ minimum: 0, maximum: 20 }) }),
+      sheetCutting: object({
+        by: oneOf("snap", "free"),
+        apart: number({ minimum: 0, maximum: 20 }),
+        edge: number({ minimum: 0, maximum: 50 }),
+        sizes: record(
+          list(
+            object({ wide: number(), long: number(), count: { type: ["integer", "null"] }, price: number() }, [
+              "count",
+            ]),
+          ),
+        ),
+      }),
       aside: record({ type: "string" }),
       issues: list({ type: "object" }),
       files: record({ type: "string" }),
     },
-    ["issues", "files"],
+    ["sheetCutting", "issues", "files"],
   ),
 };
 /** The JSON schema of a job file, from the kinds' own declarations, as it is written to docs/job.schema.json. */

@@ -8,6 +8,7 @@ import {
   type Wanted,
 } from "core/cutting";
 import type { StockItem } from "core/lumber";
+import { nestings, type NestProblem, type NestResult } from "core/nesting";
 
 export interface PlanRequest {
   readonly item: StockItem;
@@ -20,6 +21,13 @@ export interface PlanNews {
   readonly at: number;
   readonly plan: ItemPlan;
   /** Whether a better one is still sought, or the proof of this one. */
+  readonly seeking: boolean;
+}
+
+export interface NestNews {
+  /** Which of the problems. */
+  readonly at: number;
+  readonly result: NestResult;
   readonly seeking: boolean;
 }
 
@@ -55,6 +63,21 @@ export const planner = (wasm?: string) => ({
         return true;
       });
       await tell({ at: next.at, plan: done, seeking: false });
+    }
+  },
+  /** Lays parts on sheets: a first plan of every problem, then each better one, and at last what stays of each. */
+  async nest(problems: readonly NestProblem[], tell: (news: NestNews) => unknown): Promise<void> {
+    const going = problems.map((p, at) => ({ at, found: nestings(p), best: undefined as NestResult | undefined }));
+    for (const g of going) await tellNext(g);
+    for (const g of going) {
+      while (await tellNext(g));
+      await tell({ at: g.at, result: g.best!, seeking: false });
+    }
+    async function tellNext(g: (typeof going)[number]): Promise<boolean> {
+      const { value, done } = g.found.next();
+      if (done) return false;
+      await tell({ at: g.at, result: (g.best = value), seeking: true });
+      return true;
     }
   },
 });

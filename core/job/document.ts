@@ -220,6 +220,22 @@ export class CuttingDoc {
   /** What each piece is cut over its length, to sand to the line, model mm. */
   @IsNumber(finite) @Min(0) @Max(20) allowance!: number;
 }
+/** A sheet that there is, across its lines or grain and along them, model mm; count null is as many as wanted. */
+export class SheetSizeDoc {
+  @IsNumber(finite) @Min(5) @Max(5000) wide!: number;
+  @IsNumber(finite) @Min(5) @Max(5000) long!: number;
+  @IsOptional() @IsInt() @Min(0) @Max(1e6) count!: number | null;
+  @IsNumber(finite) @Min(0) @Max(1e6) price!: number;
+}
+/** How parts are laid on sheets. Apart from what a frame is made with, so that it frames nothing anew. */
+export class SheetCuttingDoc {
+  @IsIn(["snap", "free"]) by!: "snap" | "free";
+  /** Left between two parts, and along the edges of a sheet, model mm. */
+  @IsNumber(finite) @Min(0) @Max(20) apart!: number;
+  @IsNumber(finite) @Min(0) @Max(50) edge!: number;
+  /** Sizes of a sheet where they are not the usual ones, by its id. */
+  @IsObject() sizes!: Record<string, SheetSizeDoc[]>;
+}
 /** Everything a person decided about a job. The rest is computed from it. */
 export class JobDoc {
   @Equals(JOB_FORMAT) format!: typeof JOB_FORMAT;
@@ -230,6 +246,8 @@ export class JobDoc {
   @many(200) @Type(() => StructureDoc) structures!: StructureDoc[];
   @IsObject(MISSING) @ValidateNested() @Type(() => StockDoc) stock!: StockDoc;
   @IsObject(MISSING) @ValidateNested() @Type(() => CuttingDoc) cutting!: CuttingDoc;
+  /** Left out while sheets are cut the usual way: scored and snapped, with nothing between the parts. */
+  @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => SheetCuttingDoc) sheetCutting?: SheetCuttingDoc;
   /** Findings set aside, by key, with the reason. */
   @IsObject() aside!: Record<string, string>;
 }

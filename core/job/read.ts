@@ -5,7 +5,16 @@ import "../structures/all";
 import { kindsKnown } from "../structures/registry";
 import { MEASURES, type MeasureKind } from "../prototype";
 import { SCALES } from "../units";
-import { JOB_FORMAT, JOB_VERSION, JobDoc, type DrawingDoc, OverrideDoc, StickDoc, StockChoiceDoc } from "./document";
+import {
+  JOB_FORMAT,
+  JOB_VERSION,
+  JobDoc,
+  type DrawingDoc,
+  OverrideDoc,
+  SheetSizeDoc,
+  StickDoc,
+  StockChoiceDoc,
+} from "./document";
 import { JobError } from "./error";
 import { migrate } from "./migrations";
 import { checkPlain } from "./ownWords";
@@ -88,15 +97,23 @@ function drawingProblems(d: DrawingDoc): string[] {
 type Entry = readonly [at: string, record: Readonly<Record<string, object>>, kind: new () => object];
 /** What a document keeps by name, and the class that each value has to be. */
 function recordsOf(doc: JobDoc): Entry[] {
-  const sticks = Object.entries(doc.stock.sticks).map(([id, list]): Entry => [
-    `stock.sticks.${id}`,
-    Object.fromEntries((Array.isArray(list) ? list : [list]).map((s, i) => [String(i), s])),
-    StickDoc,
-  ]);
+  const lists = (at: string, by: Readonly<Record<string, unknown>>, kind: Entry[2]): Entry[] =>
+    Object.entries(by).map(([id, list]): Entry => [
+      `${at}.${id}`,
+      Object.fromEntries((Array.isArray(list) ? list : [list]).map((s, i) => [String(i), s as object])),
+      kind,
+    ]);
+  const sticks = lists("stock.sticks", doc.stock.sticks, StickDoc);
+  const sheets = lists("sheetCutting.sizes", doc.sheetCutting?.sizes ?? {}, SheetSizeDoc);
   const overrides = doc.structures.flatMap((s) =>
     s.variants.map((v): Entry => [`${s.id}.${v.id}.overrides`, v.overrides as Record<string, object>, OverrideDoc]),
   );
-  return [["stock.choices", doc.stock.choices as Record<string, object>, StockChoiceDoc], ...sticks, ...overrides];
+  return [
+    ["stock.choices", doc.stock.choices as Record<string, object>, StockChoiceDoc],
+    ...sticks,
+    ...sheets,
+    ...overrides,
+  ];
 }
 
 /** Migrates what has not been checked yet. Errors: JobError where it is not laid out as its version was. */

@@ -1,4 +1,5 @@
-/** Lists on paper: the cut list, the stick layout and the findings of a design as pages, mm. */
+/** Lists on paper: the cut list, the stick and sheet layouts and the findings of a design as pages, mm. */
 export * from "./cutListPages";
 export * from "./stickPages";
+export * from "./sheetPages";
 export * from "./findingPages";

@@ -102,6 +102,77 @@ describe("the cut list on its screen", () => {
     const ticket = within(document.querySelector("aside") ?? document.body);
     expect(ticket.getByLabelText<HTMLInputElement>(/^Kerf/).value).toBe("0.50 mm");
   });
+  const sheets = async () => {
+    const job = await openJob(bare(example("agents-cottage")), "cutting");
+    await job.user.click(screen.getByRole("tab", { name: "Sheet layout" }));
+    await waitFor(() => expect(screen.getByRole("region", { name: "Styrene sheet .060 in" })).toBeTruthy());
+    return { job, core: within(screen.getByRole("region", { name: "Styrene sheet .060 in" })) };
+  };
+  it("lays the parts of sheet on sheets, tells what is left of each, and marks a whole sheet as cut", async () => {
+    const { job, core } = await sheets();
+    await waitFor(() => expect(core.getByRole("heading").textContent).toBe("Styrene sheet .060 in: 1 sheet"));
+    expect(core.getByText(/4 parts\./).textContent).toMatch(
+      /No layout takes less\. Parts cover 27 % of the sheets\. Seen from the face\.$/,
+    );
+    // the gables stand 57.17 mm on the core's side of a sheet of 152.4: the rest of its width is left
+    await waitFor(() =>
+      expect(core.getByText(/left whole/).textContent).toBe("152.4 mm × 304.8 mm; left whole 95.2 mm × 304.8 mm"),
+    );
+    expect(core.getByRole("img").getAttribute("aria-label")).toMatch(
+      /^Sheet 1: 1 × WC\d, 1 × WC\d, 1 × WC\d, 1 × WC\d$/,
+    );
+    const walls = within(screen.getByRole("region", { name: "Textured sheet, clapboards .060 in" }));
+    expect(walls.getByText(/4 parts\./).textContent).toMatch(
+      /Its lines run from left to right, what is up on the wall is up; each part lies where they ask for it\./,
+    );
+    await job.user.click(core.getByRole("button", { name: "Mark as cut" }));
+    await job.kept();
+    await waitFor(() =>
+      expect(document.querySelector("[data-sonner-toast]")?.textContent).toMatch(/Marked as cut: 1 × WC/),
+    );
+    expect(job.events().map((e) => [e.kind, e.sticks.length])).toEqual([["cut", 4]]);
+    await waitFor(() => expect(core.getByText("✓ Cut")).toBeTruthy());
+  });
+  it("tells the cuts of a sheet in their order when they are asked for", async () => {
+    const { job, core } = await sheets();
+    const cuts = await waitFor(() => core.getByText(/^\d+ cuts, in order$/));
+    expect(core.queryAllByRole("listitem")).toHaveLength(1);
+    await job.user.click(cuts);
+    await waitFor(() =>
+      expect(core.queryAllByRole("listitem").length).toBe(1 + Number(cuts.textContent!.split(" ")[0])),
+    );
+    expect(core.getAllByRole("listitem")[1]!.textContent).toMatch(
+      /^(level, \d+\.\d mm down|upright, \d+\.\d mm in), from 0\.0 mm to (304|152)\.\d mm$/,
+    );
+  });
+  it("takes how sheets are cut and which there are, or says what would do", async () => {
+    const { job, core } = await sheets();
+    await job.user.selectOptions(screen.getByLabelText("Parts are cut"), "free");
+    expect((await job.kept()).sheetCutting).toEqual({ by: "free", apart: 0, edge: 0, sizes: {} });
+    expect(job.refusal(await job.type(/^Left between parts/, "21"))).toMatch(
+      "Read 21.00 mm; it may be from 0 to 20.0 mm.",
+    );
+    await job.user.selectOptions(screen.getByLabelText("Sizes there are of"), "sheet/styrene/60");
+    await job.user.click(screen.getAllByRole("button", { name: "Remove" })[1]!);
+    expect(job.refusal(await job.type(/^Across its lines/, "4"))).toMatch(
+      "Read 4.0 mm; a sheet is from 5.0 mm to 5000.0 mm.",
+    );
+    await job.type(/^Across its lines/, "30");
+    const { sizes } = (await job.kept()).sheetCutting!;
+    expect(sizes["sheet/styrene/60"]!.map((s) => [s.wide, Math.round(s.long), s.count])).toEqual([[30, 305, null]]);
+    await waitFor(() =>
+      expect(core.getByText(/larger than every sheet there is/).textContent).toMatch(
+        /^WC\d, WC\d, WC\d, WC\d are larger/,
+      ),
+    );
+    await job.user.click(screen.getByRole("button", { name: "Usual sizes" }));
+    expect((await job.kept()).sheetCutting?.sizes).toEqual({});
+  });
+  it("says that nothing is cut from sheet where a bent is framed", async () => {
+    const job = await open();
+    await job.user.click(screen.getByRole("tab", { name: "Sheet layout" }));
+    expect(job.words()).toMatch(/Nothing of this job is cut from sheet\./);
+  });
   it("says that there is nothing to cut where nothing is framed", async () => {
     const job = await openJob({ ...bare(example("gulch-trestle")), structures: [] }, "cutting");
     expect(job.words()).toMatch(/There is nothing to cut yet\. Frame a structure first/);

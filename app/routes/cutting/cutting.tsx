@@ -7,19 +7,25 @@ import { useJob } from "~/job/JobContext";
 import { fileName, saveFile } from "~/job/saveFile";
 import { usePaper } from "~/job/usePaper";
 import { usePlan } from "~/job/usePlan";
+import { useSheetPlans } from "~/job/useSheetPlans";
 import { useUnits } from "~/job/units";
 import { LengthField } from "~/ui/Fields";
 import { SidePanel } from "~/ui/SidePanel";
 import { CutList } from "./CutList";
 import { MaterialChart } from "./MaterialChart";
+import { SheetLayout } from "./SheetLayout";
+import { SheetSettings } from "./SheetSettings";
 import { StickLayout } from "./StickLayout";
+
+const TABS = { list: "Cut list", sticks: "Stick layout", sheets: "Sheet layout" } as const;
 
 /** What to cut and from which stick. */
 export default function Cutting() {
   const job = useJob();
   const { M } = useUnits();
-  const [tab, setTab] = useState<"list" | "sticks">("list");
+  const [tab, setTab] = useState<keyof typeof TABS>("list");
   const plan = usePlan();
+  const sheets = useSheetPlans();
   const { cutting, brief } = job.doc;
   const small =
     (what: "kerf" | "allowance", label: string, most: number) =>
@@ -48,12 +54,15 @@ export default function Cutting() {
   const printCutList = (): Promise<void> => print("Cut list", (l) => l.cutListPages(job.design, paper, today()));
   const printSticks = (): Promise<void> =>
     print("Stick layout", (l) => l.stickPages(job.design, planned, paper, today()));
+  const laidOut = sheets.plans.flatMap((p) => (p.result ? [{ job: p.job, result: p.result }] : []));
+  const printSheets = (): Promise<void> =>
+    print("Sheet layout", (l) => l.sheetPages(job.design, laidOut, paper, today()));
   return (
     <div className="stage flex h-full">
       <div className="stage-main flex min-w-0 flex-1 flex-col">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-7 pt-3">
           <div role="tablist" className="flex gap-5">
-            {(["list", "sticks"] as const).map((t) => (
+            {(Object.keys(TABS) as (keyof typeof TABS)[]).map((t) => (
               <button
                 key={t}
                 role="tab"
@@ -61,7 +70,7 @@ export default function Cutting() {
                 onClick={() => setTab(t)}
                 className={`head pb-0.5 text-[18px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}
               >
-                {t === "list" ? "Cut list" : "Stick layout"}
+                {TABS[t]}
               </button>
             ))}
           </div>
@@ -73,15 +82,24 @@ export default function Cutting() {
               ))}
             </select>
           </label>
-          <button className="btn" disabled={job.design.pieces.length === 0} onClick={() => void printCutList()}>
-            Cut list (PDF)
-          </button>
-          <button className="btn" disabled={planned.length === 0} onClick={() => void printSticks()}>
-            Stick layout (PDF)
-          </button>
-          <button className="btn" disabled={job.design.pieces.length === 0} onClick={() => void saveCsv()}>
-            Cut list as CSV
-          </button>
+          {tab === "list" ? (
+            <>
+              <button className="btn" disabled={job.design.pieces.length === 0} onClick={() => void printCutList()}>
+                Cut list (PDF)
+              </button>
+              <button className="btn" disabled={job.design.pieces.length === 0} onClick={() => void saveCsv()}>
+                Cut list as CSV
+              </button>
+            </>
+          ) : tab === "sticks" ? (
+            <button className="btn" disabled={planned.length === 0} onClick={() => void printSticks()}>
+              Stick layout (PDF)
+            </button>
+          ) : (
+            <button className="btn" disabled={laidOut.length === 0} onClick={() => void printSheets()}>
+              Sheet layout (PDF)
+            </button>
+          )}
         </div>
         <div data-scrolls className="min-h-0 flex-1 overflow-auto px-7 py-3">
           {job.design.pieces.length === 0 ? (
@@ -90,8 +108,10 @@ export default function Cutting() {
             </p>
           ) : tab === "list" ? (
             <CutList />
-          ) : (
+          ) : tab === "sticks" ? (
             <StickLayout plan={plan} />
+          ) : (
+            <SheetLayout sheets={sheets} />
           )}
         </div>
         <p className="border-t border-hair px-7 py-2 text-[15px] text-ink-2">
@@ -101,26 +121,32 @@ export default function Cutting() {
       </div>
       <SidePanel label="Ticket">
         <Ticket />
-        <section className="space-y-2">
-          <h2 className="label">The saw</h2>
-          <LengthField
-            label="Kerf"
-            world="model"
-            mm={cutting.kerf}
-            units={brief.units}
-            hint="Width of the saw's cut; 0 for a knife or chopper."
-            keep={small("kerf", "Kerf", 10)}
-          />
-          <LengthField
-            label="Allowance"
-            world="model"
-            mm={cutting.allowance}
-            units={brief.units}
-            hint="Left on each piece to sand to the line."
-            keep={small("allowance", "Allowance", 20)}
-          />
-        </section>
-        <MaterialChart plans={planned} kerf={cutting.kerf} />
+        {tab === "sheets" ? (
+          <SheetSettings jobs={sheets.plans.map((p) => p.job)} />
+        ) : (
+          <>
+            <section className="space-y-2">
+              <h2 className="label">The saw</h2>
+              <LengthField
+                label="Kerf"
+                world="model"
+                mm={cutting.kerf}
+                units={brief.units}
+                hint="Width of the saw's cut; 0 for a knife or chopper."
+                keep={small("kerf", "Kerf", 10)}
+              />
+              <LengthField
+                label="Allowance"
+                world="model"
+                mm={cutting.allowance}
+                units={brief.units}
+                hint="Left on each piece to sand to the line."
+                keep={small("allowance", "Allowance", 20)}
+              />
+            </section>
+            <MaterialChart plans={planned} kerf={cutting.kerf} />
+          </>
+        )}
       </SidePanel>
     </div>
   );

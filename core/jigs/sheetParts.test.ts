@@ -1,0 +1,89 @@
+import { readFileSync } from "node:fs";
+import { describe, expect, it } from "vitest";
+import "../structures/all";
+import { sheetPlanFaults } from "../checks/sheetPlan";
+import { polygonArea } from "../geometry";
+import { designOf, emptyJob, newStructure, readJobFile, type JobDoc } from "../job";
+import { nestings, sheetGapWords, turnedOutline, usedPercent } from "../nesting";
+import { feet, inches } from "../units";
+import { markSize, sheetJobs, sheetSizes, type SheetJob } from "./sheetParts";
+
+const house = (values: Readonly<Record<string, unknown>> = {}, more: Partial<JobDoc> = {}) => designOf({ ...emptyJob("Sheets"), structures: [newStructure("sheet", "s", "House", values)], ...more }); // prettier-ignore
+const of = (jobs: readonly SheetJob[], stock: string): SheetJob => jobs.find((j) => j.stock === stock)!;
+const partOf = (j: SheetJob, stick: string) => j.problem.parts.find((p) => p.sticks.includes(stick))!;
+
+describe("what a job cuts from sheet", () => {
+  it("is every panel once, under its own sheet, as often as it is wanted", () => {
+    for (const name of ["agents-cottage", "company-store", "silos"]) {
+      const d = designOf(readJobFile(readFileSync(`examples/${name}.json`, "utf8")).doc);
+      const jobs = sheetJobs(d);
+      const panels = d.pieces.filter((p) => p.shape.kind === "panel");
+      expect(jobs.flatMap((j) => j.problem.parts.flatMap((p) => p.sticks)).sort()).toEqual(panels.flatMap((p) => p.sticks).sort()); // prettier-ignore
+      for (const j of jobs) for (const p of j.problem.parts) expect(panels.find((x) => x.mark === p.mark)!.stock).toBe(j.stock); // prettier-ignore
+    }
+  });
+  it("leaves out what is cut", () => {
+    const d = house();
+    const all = sheetJobs(d).flatMap((j) => j.problem.parts.flatMap((p) => p.sticks));
+    const left = sheetJobs(d, new Set([all[0]!])).flatMap((j) => j.problem.parts.flatMap((p) => p.sticks));
+    expect(left).toEqual(all.slice(1));
+  });
+  it("has clapboards the right way up: a gable's peak is at the upper edge of the sheet as it is drawn", () => {
+    const clapboards = of(sheetJobs(house({ roof: "gable" })), "sheet/clapboard/60");
+    const gable = partOf(clapboards, "s/right/face");
+    expect(gable.turns).toEqual([1]);
+    expect(gable.outline).toHaveLength(5);
+    const laid = turnedOutline(gable.outline, 1);
+    // the sheet's x runs down the page: one corner at the top, two at the foot
+    const foot = Math.max(...laid.map((p) => p[0]));
+    expect(laid.filter((p) => p[0] < 1e-6)).toHaveLength(1);
+    expect(laid.filter((p) => p[0] > foot - 1e-6)).toHaveLength(2);
+    expect(gable.lines).toMatchObject({ across: "y" });
+    expect(gable.lines!.pitch).toBeCloseTo(1.524, 9);
+  });
+  it("lets what looks the same upside down lie both ways, and what is plain any way", () => {
+    const battens = sheetJobs(house({ face: "batten", facePitch: inches(12) }));
+    const wall = battens.find((j) => j.item?.texture?.id === "batten")!;
+    for (const p of wall.problem.parts) expect(p.turns).toEqual([0, 2]);
+    const core = of(battens, "sheet/styrene/60");
+    expect(partOf(core, "s/front/core").turns).toEqual([0, 1]);
+    expect(partOf(core, "s/right/core").turns).toEqual([0, 1, 2, 3]);
+  });
+  it("takes the front's area by hand: 24 × 12 ft less a window of 3 × 5", () => {
+    const window = { wall: "front", kind: "window", at: feet(8), width: feet(3), height: feet(5), sill: feet(2.5), mount: "built", lap: 0, style: "hung", across: 2, up: 2, shutters: "none" }; // prettier-ignore
+    const d = house({ length: feet(24), wallHeight: feet(12), openings: [window] });
+    const j = of(sheetJobs(d), "sheet/styrene/60");
+    const i = j.problem.parts.findIndex((p) => p.sticks.includes("s/front/core"));
+    const area = j.flat[i]!.rings.reduce((s, r) => s + polygonArea(r), 0);
+    const [outer] = j.flat[i]!.rings;
+    const whole = polygonArea(outer!);
+    // with the usual fit of 0.1 mm on every side
+    const hole = (feet(3) / d.scale.ratio + 0.2) * (feet(5) / d.scale.ratio + 0.2);
+    expect(whole - area).toBeCloseTo(hole, 6);
+    // the mark stands clear of it
+    const { at, high } = j.flat[i]!.label;
+    const ring = j.flat[i]!.rings[1]!;
+    const [lo, hi] = [0, 1].map((k) => [Math.min(...ring.map((p) => p[k]!)), Math.max(...ring.map((p) => p[k]!))]) as [number[], number[]]; // prettier-ignore
+    expect(at[0] > lo[0]! && at[0] < lo[1]! && at[1] > hi[0]! && at[1] < hi[1]!).toBe(false);
+    expect(markSize(j.flat[i]!.label, 3, 0, 3)).toBeCloseTo(Math.min(3, 0.8 * high, (0.92 * high) / 1.8), 9);
+  });
+  it("is laid on the sizes as they are sold, or those the job gives, at their prices", () => {
+    const sizes = { "sheet/clapboard/60": [{ wide: 120, long: 240, count: 3, price: 2.5 }] };
+    const d = house({}, { sheetCutting: { by: "free", apart: 0.4, edge: 1, sizes } });
+    const j = of(sheetJobs(d), "sheet/clapboard/60");
+    expect(j.problem).toMatchObject({ by: "free", apart: 0.4, edge: 1, sizes: [{ wide: 120, long: 240, count: 3, cost: 2.5 }] }); // prettier-ignore
+    expect(sheetSizes(d, "sheet/styrene/60").map((s) => [s.wide, s.long].map((x) => Math.round(x * 10) / 10))).toEqual([[152.4, 304.8], [304.8, 609.6]]); // prettier-ignore
+  });
+  it("is planned so that every sheet can be cut, by both ways of cutting", () => {
+    for (const by of ["snap", "free"] as const)
+      for (const j of sheetJobs(
+        house({ cover: "strips", cornerTrim: inches(6) }, { sheetCutting: { by, apart: 0.3, edge: 2, sizes: {} } }),
+      )) {
+        const r = [...nestings(j.problem, 10)].at(-1)!;
+        if (r.status !== "planned") throw new Error(`${j.name} ${r.status}`);
+        expect(sheetPlanFaults(j.problem, r.sheets), j.name).toEqual([]);
+        expect(usedPercent(j.problem, r)).toBeGreaterThan(0);
+        expect(sheetGapWords(j.problem, r) === "").toBe(r.cost <= r.bound + 1e-9);
+      }
+  });
+});
