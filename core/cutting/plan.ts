@@ -20,6 +20,8 @@ export interface PlannedCut {
 /** One stick of stock with its cuts, in order; `offcut` is what is left at its end after the last kerf. */
 export interface PlannedStick {
   readonly length: Model;
+  /** It comes out of the drawer. */
+  readonly drawer: boolean;
   readonly cuts: readonly PlannedCut[];
   readonly offcut: Model;
 }
@@ -121,7 +123,12 @@ export function itemPlanOf(
         at += w.length + settings.kerf;
         return cut;
       });
-      return { length: model(length), cuts, offcut: model(Math.max(0, length - at)) };
+      return {
+        length: model(length),
+        drawer: lengths[l.stock]!.drawer === true,
+        cuts,
+        offcut: model(Math.max(0, length - at)),
+      };
     }),
   );
   return { ...base, sticks };

@@ -4,6 +4,8 @@ export interface StockLength {
   readonly count: number | null;
   /** What one costs, in any unit; the plan costs the least in total. */
   readonly cost: number;
+  /** It lies in the drawer. */
+  readonly drawer?: true;
 }
 export interface Demand {
   readonly length: number;

@@ -4,7 +4,7 @@ import "../structures/all";
 import { sheetPlanFaults } from "../checks/sheetPlan";
 import { polygonArea } from "../geometry";
 import { designOf, emptyJob, newStructure, readJobFile, type JobDoc } from "../job";
-import { nestings, sheetGapWords, turnedOutline, usedPercent } from "../nesting";
+import { boughtCost, nestings, sheetGapWords, turnedOutline, usedPercent } from "../nesting";
 import { feet, inches } from "../units";
 import { markSize, sheetJobs, sheetSizes, type SheetJob } from "./sheetParts";
 
@@ -83,7 +83,7 @@ describe("what a job cuts from sheet", () => {
         if (r.status !== "planned") throw new Error(`${j.name} ${r.status}`);
         expect(sheetPlanFaults(j.problem, r.sheets), j.name).toEqual([]);
         expect(usedPercent(j.problem, r)).toBeGreaterThan(0);
-        expect(sheetGapWords(j.problem, r) === "").toBe(r.cost <= r.bound + 1e-9);
+        expect(sheetGapWords(j.problem, r) === "").toBe(boughtCost(j.problem, r.sheets) <= r.bound + 1e-9);
       }
   });
 });

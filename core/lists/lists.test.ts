@@ -6,7 +6,9 @@ import { PAPERS, toPdf, type PagePlan, type PaperId } from "../drawing";
 import { cutTable, designOf, readJobFile, type Design } from "../job";
 import { catalogue } from "../lumber";
 import type { Units } from "../units";
-import { cutListPages, findingPages, stickPages } from ".";
+import { sheetJobs } from "../jigs/sheetParts";
+import { nestings } from "../nesting";
+import { cutListPages, findingPages, sheetPages, stickPages } from ".";
 
 const design = (name: string, units?: Units): Design => {
   const { doc } = readJobFile(readFileSync(`examples/${name}.json`, "utf8"));
@@ -52,6 +54,33 @@ describe("lists on paper", () => {
         paper,
       ).toEqual([]);
     }
+  });
+  it("draw each sheet with its parts, the marks on them, what is left whole and every cut", () => {
+    const d = design("agents-cottage");
+    const plans = sheetJobs(d).map((job) => ({ job, result: [...nestings(job.problem, 0)].at(-1)! }));
+    for (const paper of Object.keys(PAPERS) as PaperId[]) {
+      const plan = sheetPages(d, plans, paper, "d");
+      const [wide, high] = PAPERS[paper];
+      const points = plan.pages.flatMap((page) => page.furniture.flatMap((e) => (e.kind === "path" ? e.points : e.kind === "text" ? [e.at] : [e.centre]))); // prettier-ignore
+      expect(
+        points.filter(([x, y]) => !(x > 8 && y > 8 && x < wide - 8 && y < high - 8)),
+        paper,
+      ).toEqual([]);
+      const all = words(plan);
+      for (const { job, result } of plans) {
+        expect(all.join(" ")).toContain(job.name);
+        if (result.status !== "planned") throw new Error(job.name);
+        const cuts = result.sheets.reduce((s, x) => s + x.cuts.length, 0);
+        expect(cuts).toBeGreaterThan(0);
+      }
+      // four gable and side walls of clapboards, each named on its own part
+      expect(all.filter((w) => /^FS[1-4]$/.test(w)).sort()).toEqual(["FS1", "FS2", "FS3", "FS4"]);
+      expect(all.join(" ")).toMatch(
+        /Left whole: 94\.5 mm × 304\.8 mm\. Cuts from the upper left corner, each right across the piece in hand: 1\. level, 57\.9 mm down/,
+      );
+    }
+    const none = sheetPages(d, [{ job: plans[0]!.job, result: { status: "too large", parts: [0] } }], "A4", "d");
+    expect(words(none).join(" ")).toMatch(/Larger than every sheet there is: FS\d\./);
   });
   it("draw each planned stick once, those alike together, and tell every cut", async () => {
     const d = design("gulch-trestle");

@@ -73,8 +73,8 @@ function drawn(job: SheetJob, s: NestedSheet, k: number, at: Vec2, under: readon
     const size = markSize(flat.label, part.mark.length, ((p.turn + 1) % 4) as Turn, 3 / k) * k;
     if (size < 0.9) continue;
     const [x, y] = to(flat.label.at);
-    const wide = size * 0.6 * part.mark.length;
-    if (flat.lines.length > 0) out.push(outline(rectangle(x - wide / 2 - 0.4, y - size / 2 - 0.4, wide + 0.8, size + 0.8), "thin", "white")); // prettier-ignore
+    const letters = size * 0.6 * part.mark.length;
+    if (flat.lines.length > 0) out.push(outline(rectangle(x - letters / 2 - 0.4, y - size / 2 - 0.4, letters + 0.8, size + 0.8), "thin", "white")); // prettier-ignore
     out.push(text([x, y - size / 2], part.mark, size, "middle", "label"));
   }
   return out;

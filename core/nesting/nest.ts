@@ -69,7 +69,7 @@ export function* nestings(p: NestProblem, tries = 300, seed = 1): Generator<Nest
   const most = p.by === "free" ? Math.min(tries, Math.ceil((tries * 900) / items.length ** 2)) : tries;
   for (let t = 0; t < most && best && items.length > 2; t++) {
     // where no plan can cost less, the larger offcut is worth a few tries alone
-    if (best.cost <= bound + NEAR && t > most / 10) break;
+    if (boughtCost(p, best.sheets) <= bound + NEAR && t > most / 10) break;
     const order = [...best.order];
     for (let n = 1 + Math.floor(random() * 3); n > 0; n--) {
       const [i, j] = [random(), random()].map((x) => Math.floor(x * order.length)) as [number, number];
@@ -89,23 +89,25 @@ const fits = (p: NestProblem, part: number, s: SheetSize): boolean =>
   });
 const costOf = (p: NestProblem, sheets: readonly NestedSheet[]): number => sheets.reduce((sum, s) => sum + p.sizes[s.size]!.cost, 0); // prettier-ignore
 
-/** What all parts cost at least: their area at the least price there is, what is limited first where it costs less; whole sheets where there is one price. */
+/** What has to be bought costs at least so much: the area that is left when everything that is limited is used, at the least price there is; whole sheets where all prices are so many of the least. Where all sheets are limited, the area at the least price. */
 export function leastCost(p: NestProblem): number {
-  let area = p.parts.reduce((sum, part) => sum + part.sticks.length * Math.abs(polygonArea(part.outline)), 0);
+  const area = p.parts.reduce((sum, part) => sum + part.sticks.length * Math.abs(polygonArea(part.outline)), 0);
   const usable = (s: SheetSize): number => Math.max(0, (s.wide - 2 * p.edge) * (s.long - 2 * p.edge));
-  const offers = p.sizes.map((s) => ({ ...s, area: usable(s), each: s.cost / usable(s) })).filter((s) => s.area > 0);
-  let cost = 0;
-  for (const s of offers.sort((a, b) => a.each - b.each)) {
-    if (area <= NEAR) break;
-    const most = s.count === null ? area : Math.min(area, s.count * s.area);
-    cost += most * s.each;
-    area -= most;
-  }
-  // where every cost is so many of the least one, so is their sum
-  const paid = p.sizes.filter((s) => s.cost > 0);
-  const least = Math.min(...paid.map((s) => s.cost));
-  const whole = paid.length > 0 && paid.every((s) => Math.abs(s.cost / least - Math.round(s.cost / least)) < NEAR);
-  return whole ? Math.max(0, Math.ceil(cost / least - NEAR)) * least : cost;
+  const sold = p.sizes.filter((s) => s.count === null);
+  const offers = (sold.length > 0 ? sold : p.sizes).filter((s) => usable(s) > 0);
+  const had = sold.length > 0 ? p.sizes.reduce((sum, s) => sum + (s.count ?? 0) * usable(s), 0) : 0;
+  const rest = Math.max(0, area - had);
+  if (rest < NEAR || offers.length === 0) return 0;
+  const cost = rest * Math.min(...offers.map((s) => s.cost / usable(s)));
+  const least = Math.min(...offers.map((s) => s.cost));
+  const whole =
+    sold.length > 0 && least > 0 && offers.every((s) => Math.abs(s.cost / least - Math.round(s.cost / least)) < NEAR);
+  return whole ? Math.ceil(cost / least - NEAR) * least : cost;
+}
+/** What of a plan has to be bought costs: sheets that there are as many of as wanted; all of them where none is. */
+export function boughtCost(p: NestProblem, sheets: readonly NestedSheet[]): number {
+  const sold = p.sizes.some((s) => s.count === null);
+  return sheets.reduce((sum, s) => sum + (sold && p.sizes[s.size]!.count !== null ? 0 : p.sizes[s.size]!.cost), 0);
 }
 
 /** Takes the items in turn, each on the first sheet that has a place for it, else on a new one: the least that is limited and would do, then the preferred size, then the least of the others. */

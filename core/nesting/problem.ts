@@ -20,6 +20,8 @@ export interface SheetSize {
   readonly count: number | null;
   /** What one costs, in any unit. */
   readonly cost: number;
+  /** It lies in the drawer. */
+  readonly drawer?: true;
 }
 /** "snap": each cut goes right across what is cut, for knife and rule, and what breaks along a scored line. "free": led round, for a cutter or a knife. */
 export type CutBy = "snap" | "free";
@@ -65,7 +67,7 @@ export type NestResult =
       readonly status: "planned";
       readonly sheets: readonly NestedSheet[];
       readonly cost: number;
-      /** A cost that no plan can be under, from areas alone. */
+      /** What has to be bought costs at least so much, from areas alone. */
       readonly bound: number;
     }
   | { readonly status: "too large"; readonly parts: readonly number[] }

@@ -1,4 +1,5 @@
 import { polygonArea } from "../geometry";
+import { boughtCost } from "./nest";
 import type { NestProblem, NestResult, SnapCut } from "./problem";
 
 type Planned = Extract<NestResult, { status: "planned" }>;
@@ -13,13 +14,14 @@ export function usedPercent(p: NestProblem, r: Planned): number {
 }
 /** How much less could do, in words, by areas alone: nothing where no plan can cost less. */
 export function sheetGapWords(p: NestProblem, r: Planned): string {
-  if (r.cost <= r.bound + 1e-9) return "";
-  const costs = new Set(p.sizes.map((s) => s.cost));
-  if (costs.size === 1) {
-    const most = Math.round((r.cost - r.bound) / p.sizes[0]!.cost);
+  const bought = boughtCost(p, r.sheets);
+  if (bought <= r.bound + 1e-9) return "";
+  const [each, ...others] = new Set(p.sizes.filter((s) => s.count === null).map((s) => s.cost));
+  if (each !== undefined && others.length === 0) {
+    const most = Math.round((bought - r.bound) / each);
     return `by area alone ${most} ${most === 1 ? "sheet" : "sheets"} fewer could do`;
   }
-  return `by area alone ${((100 * r.bound) / r.cost).toFixed(0)} % of it could do`;
+  return `by area alone ${((100 * r.bound) / bought).toFixed(0)} % of it could do`;
 }
 /** A cut of a plan in words, as the sheet is drawn: y to the right and x downwards, so that nothing is mirrored. "level, 50.0 mm down, from 0.0 mm to 100.0 mm". `length` prints mm. */
 export const cutWordsOf = (c: SnapCut, length: (mm: number) => string): string =>

@@ -1,0 +1,71 @@
+import { sheetOf, SERIES, type SheetItem, type StockItem } from "../lumber";
+import { printMm, model } from "../units";
+
+export type Material = "wood" | "styrene" | "card" | "clear";
+export const MATERIALS: readonly Material[] = ["wood", "styrene", "card", "clear"];
+/** Things that are one and the same, of which the drawer has some: sticks of a section and a length, or sheets of a size. Model mm. */
+export interface Lot {
+  readonly form: "strip" | "round" | "sheet";
+  readonly material: Material;
+  /** As it is called: "Scale lumber, HO 2×8". */
+  readonly name: string;
+  /** Of round stock the diameter twice; of a sheet its thickness and how wide it is across its lines. */
+  readonly thickness: number;
+  readonly width: number;
+  readonly length: number;
+  /** A textured sheet's id in the series: what is on it is more than its size. */
+  readonly sheet?: string;
+}
+/** Sizes that differ by less are one, model mm. */
+const SAME = 0.011;
+const near = (a: number, b: number): boolean => Math.abs(a - b) < SAME;
+
+/** What tells one lot from another: its form, material, texture and sizes, not what it is called. */
+export const lotKey = (l: Lot): string =>
+  [l.form, l.material, l.sheet ?? "", ...[l.thickness, l.width, l.length].map((x) => x.toFixed(2))].join("|");
+
+/** The material of an item of a series; what may be of either counts as wood. */
+export function materialOf(item: StockItem): Material {
+  return SERIES.find((s) => s.id === item.series)?.material === "styrene" ? "styrene" : "wood";
+}
+/** Sticks of an item of a series, of a length. */
+export const stickLot = (item: StockItem, length: number): Lot => ({ form: item.shape === "round" ? "round" : "strip", material: materialOf(item), name: item.name, thickness: item.thickness, width: item.width, length }); // prettier-ignore
+/** Sheets of an item of a series, so wide across its lines or grain and so long along them. */
+export const sheetLot = (item: SheetItem, wide: number, long: number): Lot => ({ form: "sheet", material: item.material, name: item.name, thickness: item.thickness, width: wide, length: long, ...(item.texture ? { sheet: item.id } : {}) }); // prettier-ignore
+
+/** Whether a lot's sticks are of an item's section, whatever they are called: a 1 × 2 mm strip is one from every series. Round stock of wood or styrene serves either way. */
+export function isOfItem(l: Lot, item: StockItem): boolean {
+  if (l.form === "sheet" || (l.form === "round") !== (item.shape === "round")) return false;
+  if (item.series !== "round" && l.material !== materialOf(item)) return false;
+  return near(l.thickness, item.thickness) && near(l.width, item.width);
+}
+/** Whether a lot's sheets are of an item: its thickness and material, and its texture where it has one. */
+export function isOfSheet(l: Lot, item: SheetItem): boolean {
+  if (l.form !== "sheet" || l.material !== item.material || !near(l.thickness, item.thickness)) return false;
+  return item.texture ? l.sheet === item.id : l.sheet === undefined;
+}
+/** A lot in words: "Scale lumber, HO 2×8, 279.4 mm long" or "Styrene sheet .040 in, 152.4 × 304.8 mm". `print` tells mm. */
+export const lotWords = (l: Lot, print: (mm: number) => string = (mm) => printMm(model(mm), 1)): string =>
+  l.form === "sheet" ? `${l.name}, ${print(l.width)} × ${print(l.length)}` : `${l.name}, ${print(l.length)} long`;
+
+/** A lot that came from outside. Errors: a sentence with what was read and what would do. */
+export function readLot(raw: Readonly<Record<string, unknown>>): Lot {
+  const number = (what: "thickness" | "width" | "length", most: number): number => {
+    const n = Number(raw[what]);
+    if (!(n > 0 && n <= most)) throw new Error(`${what} “${String(raw[what] ?? "")}” is no size in mm; write a number above 0, up to ${most}.`); // prettier-ignore
+    return n;
+  };
+  const { form, material } = raw;
+  if (form !== "strip" && form !== "round" && form !== "sheet") throw new Error(`form “${String(form ?? "")}” is not known; write strip, round or sheet.`); // prettier-ignore
+  if (!MATERIALS.includes(material as Material)) throw new Error(`material “${String(material ?? "")}” is not known; write ${MATERIALS.join(", ")}.`); // prettier-ignore
+  const sheet = typeof raw.sheet === "string" && raw.sheet !== "" ? raw.sheet : undefined;
+  if (sheet !== undefined && !sheetOf(sheet))
+    throw new Error(`sheet “${sheet}” is in no series; leave it empty for plain sheet.`);
+  const [a, b] = [number("thickness", 500), number("width", 5000)];
+  const [thickness, width] = form === "sheet" ? [a, b] : [Math.min(a, b), Math.max(a, b)];
+  if (form === "round" && a !== b) throw new Error(`Round stock is as wide as thick; read ${a} and ${b}.`);
+  const own =
+    form === "sheet" ? `Sheet ${a} mm` : form === "round" ? `Round ${a} mm` : `Strip ${thickness} × ${width} mm`;
+  const name = typeof raw.name === "string" && raw.name.trim() !== "" ? raw.name.trim().slice(0, 80) : own;
+  return { form, material: material as Material, name, thickness, width, length: number("length", 1e5), ...(sheet ? { sheet } : {}) }; // prettier-ignore
+}
