@@ -21,6 +21,9 @@ export default [
     route("pictures", "routes/drawings/upload.ts"),
     route("file", "routes/job/file.ts"),
   ]),
+  route("drawer", "routes/drawer/drawer.tsx"),
+  route("drawer/state", "routes/drawer/state.ts"),
+  route("drawer/drawer.csv", "routes/drawer/csv.ts"),
   route("lines/:hash", "routes/drawings/lines.ts"),
   route("pictures/:hash/:level/:column/:row", "routes/drawings/tile.ts"),
 ] satisfies RouteConfig;

@@ -251,11 +251,12 @@ const schema = {
           ),
         ),
       }),
+      useDrawer: { type: "boolean" },
       aside: record({ type: "string" }),
       issues: list({ type: "object" }),
       files: record({ type: "string" }),
     },
-    ["sheetCutting", "issues", "files"],
+    ["sheetCutting", "useDrawer", "issues", "files"],
   ),
 };
 /** The JSON schema of a job file, from the kinds' own declarations, as it is written to docs/job.schema.json. */

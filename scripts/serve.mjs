@@ -15,6 +15,7 @@ const TAKES = [
   [/^\/jobs\/[^/]+\/(revisions|card\.svg)$/, "json"],
   [/^\/jobs\/[^/]+\/pictures$/, "form"],
   [/^\/restore$/, "zip"],
+  [/^\/drawer(\.data)?$/, "form"],
   // the Shelf, as a page and as the data of one
   [/^\/(_(root)?\.data)?$/, "form"],
 ];

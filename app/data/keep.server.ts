@@ -4,6 +4,7 @@ import { advance, HISTORY, PatchError, type Entry, type Head, type Patch, type S
 import type { JobDoc } from "core/job";
 import { writeBench, writeCardOf } from "./cards.server";
 import { db, type Db } from "./db.server";
+import { enterCut, enterUncut } from "./drawer.server";
 import { issuesOf, readJob, rowOf, type JobState } from "./jobs.server";
 import { now, parsed, type Row } from "./rows.server";
 import { issues, jobs, revisions } from "./schema.server";
@@ -51,7 +52,11 @@ function keepEvent(tx: Tx, r: Row, event: unknown): Kept {
     if (x instanceof JobError) return { ok: false, why: "refused", sentences: x.sentences };
     throw x;
   }
-  tx.insert(issues).values({ id: issue.id, job: r.id, content: issue, at: issue.at }).onConflictDoNothing().run();
+  const { moves, ...content } = issue;
+  const { changes } = tx.insert(issues).values({ id: content.id, job: r.id, content, at: content.at }).onConflictDoNothing().run(); // prettier-ignore
+  // what was sent twice moves nothing twice
+  if (changes > 0 && issue.kind === "cut" && moves) enterCut(tx, r.id, moves);
+  if (changes > 0 && issue.kind === "uncut") enterUncut(tx, r.id, issue.sticks);
   writeBench(db(), r.id, issuesOf(r.id));
   return { ok: true, revision: r.revision, at: r.changedAt };
 }

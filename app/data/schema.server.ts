@@ -1,4 +1,5 @@
-import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
+import type { Lot } from "core/drawer";
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 
 /** A job as it stands: its document, the number of its last revision, and which revisions can be undone and redone. */
 export const jobs = sqliteTable("jobs", {
@@ -79,4 +80,28 @@ export const cards = sqliteTable("cards", {
   drawn: integer("drawn").notNull().default(-1),
   /** SVG path of what is framed: last, since a list never asks for it. */
   picture: text("picture").notNull().default(""),
+});
+
+/** The ledger of the drawer: every movement of what one owns, whichever job it was for. Only ever added to; what was wrong is taken back by a line of its own. */
+export const movements = sqliteTable("movements", {
+  /** In the order they were made. */
+  number: integer("number").primaryKey({ autoIncrement: true }),
+  id: text("id").notNull().unique(),
+  at: text("at").notNull(),
+  lot: text("lot", { mode: "json" }).$type<Lot>().notNull(),
+  count: integer("count").notNull(),
+  why: text("why", { enum: ["bought", "counted", "taken", "cut", "offcut", "undone"] }).notNull(),
+  price: real("price"),
+  place: text("place"),
+  note: text("note"),
+  /** The job it was cut for; it stays when the job is taken off the shelf. */
+  job: text("job"),
+  sticks: text("sticks", { mode: "json" }).$type<readonly string[]>(),
+  undoes: text("undoes").unique(),
+});
+
+/** What is the same for all jobs, by name. */
+export const settings = sqliteTable("settings", {
+  name: text("name").primaryKey(),
+  value: text("value", { mode: "json" }).notNull(),
 });

@@ -22,6 +22,10 @@ export type Card = ReturnType<typeof listCards>[number];
 export const listCards = () =>
   db().select(LISTED).from(cards).where(isNull(cards.deletedAt)).orderBy(desc(cards.changedAt)).all();
 
+/** What the jobs on the shelf are called, by id. */
+export const jobNames = (): Readonly<Record<string, string>> =>
+  Object.fromEntries(db().select({ id: cards.job, name: cards.name }).from(cards).where(isNull(cards.deletedAt)).all().map((c) => [c.id, c.name])); // prettier-ignore
+
 /** The stages in which a job's design has something; undefined when there is no such job. */
 export function listStages(id: string): readonly string[] | undefined {
   return db().select({ stages: cards.stages }).from(cards).where(eq(cards.job, id)).get()?.stages;

@@ -14,6 +14,7 @@ import {
   type JobDoc,
   type VariantDoc,
 } from "core/job";
+import type { CutMove } from "core/drawer";
 import { diff, type Patch } from "core/keeping";
 import { tellIn, type Units } from "core/units";
 import { facesAtHand, kindsAtHand, loadFaces, loadKinds } from "core/structures";
@@ -65,7 +66,7 @@ export interface JobApi {
   /** Settles when all is kept; answers whether that came within a few seconds. */
   whenKept(): Promise<boolean>;
   /** Notes a print, a cut, or a cut taken back: it stands as soon as a worker has frozen the design for it, and is kept like an edit. */
-  addIssue(kind: Issue["kind"], sticks?: readonly string[]): void;
+  addIssue(kind: Issue["kind"], sticks?: readonly string[], moves?: readonly CutMove[]): void;
   /** The stick that is pointed at; stays from stage to stage. */
   readonly selected: string | undefined;
   select(stick: string | undefined): void;
@@ -203,10 +204,10 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const all = useStatuses(settledAsk, settled, issues, away);
   const statuses = useMemo(() => all.map((s) => ({ ...s, words: tellIn(s.words, units) })), [all, units]);
   const addIssue = useCallback(
-    (kind: Issue["kind"], sticks?: readonly string[]) => {
+    (kind: Issue["kind"], sticks?: readonly string[], moves?: readonly CutMove[]) => {
       const id = newEntryId();
       void askLooker((w) => w.issue(settledAsk, kind, id, new Date().toISOString(), sticks)).then(
-        (event) => act({ do: "event", id, event }),
+        (event) => act({ do: "event", id, event: moves ? { ...event, moves } : event }),
         (e: unknown) => toast.error(`This could not be noted: ${(e as Error).message}. Try it again.`),
       );
     },

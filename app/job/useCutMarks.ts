@@ -1,5 +1,6 @@
 import { useCallback } from "react";
 import { toast } from "sonner";
+import type { CutMove } from "core/drawer";
 import { useJob } from "./JobContext";
 
 /** "12 × P1, 3 × C2": sticks by their marks. */
@@ -13,9 +14,13 @@ export function marksOf(sticks: readonly string[], markOf: ReadonlyMap<string, s
   return all.length > 6 ? `${all.slice(0, 6).join(", ")} and ${all.length - 6} marks more` : all.join(", ");
 }
 
+/** What was told to the ledger of the drawer with pieces that were marked together, for the way back from taking them back. */
+const told = new Map<string, readonly CutMove[]>();
+
 /** Marking sticks as cut and taking that back: each says what it did, with the way back beside it. */
 export function useCutMarks(): {
-  mark(sticks: readonly string[]): void;
+  /** `moves` are what cutting them takes out of the drawer and puts into it. */
+  mark(sticks: readonly string[], moves?: readonly CutMove[]): void;
   takeBack(sticks: readonly string[]): void;
 } {
   const { addIssue, design, statuses, whenFramed } = useJob();
@@ -28,9 +33,10 @@ export function useCutMarks(): {
     [design, statuses],
   );
   const mark = useCallback(
-    (sticks: readonly string[]) => {
+    (sticks: readonly string[], moves?: readonly CutMove[]) => {
       if (sticks.length === 0) return;
-      addIssue("cut", sticks);
+      if (moves) told.set(sticks.join(), moves);
+      addIssue("cut", sticks, moves);
       whenFramed(() =>
         toast(`Marked as cut: ${words(sticks)}`, {
           id: "cut",
@@ -49,7 +55,7 @@ export function useCutMarks(): {
         toast(`Not cut after all: ${words(sticks)}`, {
           id: "cut",
           duration: 10_000,
-          action: { label: "Undo", onClick: () => addIssue("cut", sticks) },
+          action: { label: "Undo", onClick: () => addIssue("cut", sticks, told.get(sticks.join())) },
         }),
       );
     },

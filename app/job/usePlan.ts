@@ -4,6 +4,7 @@ import { stockLengths, wantedByItem, type ItemPlan } from "core/cutting";
 import { serves, type CutStatus } from "core/job";
 import { stockItem } from "core/lumber";
 import type { Planner, PlanNews, PlanRequest } from "~/workers/planner";
+import { drawerLengths, type Holding } from "core/drawer";
 import { Endable, WorkStopped } from "./Endable";
 import { useJob } from "./JobContext";
 
@@ -15,21 +16,39 @@ export interface ShownPlan {
 
 const doneOf = (statuses: readonly CutStatus[]): ReadonlySet<string> =>
   new Set(statuses.filter(serves).map((s) => s.stick));
-/** Whether plans made when `planned` was cut still hold now that `done` is: nothing was taken back, and what came is whole planned sticks. */
+/** Whether plans made when `planned` was cut still hold now that `done` is: nothing was taken back, and what came is all that comes of some of the planned sticks or sheets. */
 export function fits(
   planned: ReadonlySet<string>,
   done: ReadonlySet<string>,
-  plans: readonly (ShownPlan | undefined)[],
+  groups: readonly (readonly string[])[],
 ): boolean {
   if (planned.size === done.size && [...planned].every((s) => done.has(s))) return true;
   if ([...planned].some((s) => !done.has(s))) return false;
-  const sticks = plans.flatMap((p) => p?.plan.sticks ?? []);
-  const whole = sticks.filter((s) => s.cuts.every((c) => done.has(c.stick))).flatMap((s) => s.cuts.map((c) => c.stick));
-  return [...done].every((s) => planned.has(s) || whole.includes(s));
+  const whole = new Set(groups.filter((g) => g.every((s) => done.has(s))).flat());
+  return [...done].every((s) => planned.has(s) || whole.has(s));
+}
+/** What was cut when the plans were made: it stays while what is cut since is whole sticks or sheets of them, so that what is marked keeps its place. */
+export function usePlannedAt(groups: readonly (readonly string[])[]): ReadonlySet<string> {
+  const { statuses } = useJob();
+  const [planned, setPlanned] = useState<ReadonlySet<string>>(() => doneOf(statuses));
+  const done = useMemo(() => doneOf(statuses), [statuses]);
+  const base = fits(planned, done, groups) ? planned : done;
+  if (base !== planned) setPlanned(base);
+  return base;
+}
+/** The drawer as it lay when the rest of what is planned was last changed: what leaves it with a stick that is marked leaves the plan as it is. */
+export function useDrawerAt(
+  held: readonly Holding[] | undefined,
+  ...rest: readonly unknown[]
+): readonly Holding[] | undefined {
+  const at = useRef<{ readonly rest: readonly unknown[]; readonly held: readonly Holding[] | undefined }>(undefined);
+  const same = at.current?.held !== undefined && at.current.rest.every((x, i) => x === rest[i]);
+  if (!same) at.current = { rest, held };
+  return at.current!.held;
 }
 
-/** The stick plan of what is still to be cut, made in a worker: the first plan of each section at once, bettered behind. */
-export function usePlan(): {
+/** The stick plan of what is still to be cut, made in a worker: the first plan of each section at once, bettered behind. What lies in the drawer comes first; nothing is planned while that is not known. */
+export function usePlan(held: readonly Holding[] | undefined): {
   /** In the order of the stock; undefined where not even the first plan is there yet. */
   readonly plans: readonly (ShownPlan | undefined)[];
   /** Whether anything is still sought. */
@@ -40,27 +59,28 @@ export function usePlan(): {
   /** Takes the search up again. */
   again(): void;
 } {
-  const { design, doc, statuses } = useJob();
+  const { design, doc } = useJob();
   const [plans, setPlans] = useState<readonly (ShownPlan | undefined)[]>([]);
   const [running, setRunning] = useState(false);
   const [fault, setFault] = useState<string>();
   const [round, setRound] = useState(0);
   const worker = useRef<Endable<Planner>>(undefined);
-  // what is cut stick by stick as planned leaves the plan of the rest as it is: a stick that is marked keeps its place
-  const [planned, setPlanned] = useState<ReadonlySet<string>>(() => doneOf(statuses));
-  const done = useMemo(() => doneOf(statuses), [statuses]);
-  const base = fits(planned, done, plans) ? planned : done;
-  if (base !== planned) setPlanned(base);
+  const base = usePlannedAt(plans.flatMap((p) => p?.plan.sticks ?? []).map((s) => s.cuts.map((c) => c.stick)));
+  const lying = useDrawerAt(held, design, doc, base);
   const requests = useMemo(() => {
+    if (!lying) return [];
     return [...wantedByItem(design.pieces, doc.cutting, base)]
       .sort(([a], [b]) => (a < b ? -1 : 1))
       .map(([id, wanted]): PlanRequest => ({
         item: stockItem(design.scale, id)!,
         wanted,
-        lengths: stockLengths(stockItem(design.scale, id)!, doc.stock.sticks[id]),
+        lengths: [
+          ...(doc.useDrawer === false ? [] : drawerLengths(lying, stockItem(design.scale, id)!)),
+          ...stockLengths(stockItem(design.scale, id)!, doc.stock.sticks[id]),
+        ],
         settings: { ...doc.cutting },
       }));
-  }, [design, doc, base]);
+  }, [design, doc, base, lying]);
   const key = useMemo(() => JSON.stringify(requests), [requests]);
   const end = useCallback(() => {
     worker.current?.end();

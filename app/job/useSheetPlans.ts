@@ -1,10 +1,13 @@
 import { proxy } from "comlink";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { drawerSheets, type Holding } from "core/drawer";
 import { sheetJobs, type SheetJob } from "core/jigs/sheetParts";
 import type { NestResult } from "core/nesting";
 import type { NestNews, Planner } from "~/workers/planner";
 import { Endable, WorkStopped } from "./Endable";
+import type { SheetItem } from "core/lumber";
 import { useJob } from "./JobContext";
+import { useDrawerAt, usePlannedAt } from "./usePlan";
 
 /** A sheet's plan as it is shown: nothing of it while not even the first one is there, `seeking` while a better one is looked for. */
 export interface ShownSheets {
@@ -14,18 +17,24 @@ export interface ShownSheets {
 }
 
 /** Plans of all sheets of what is still to be cut, made in a worker: the first plan of each at once, bettered behind. */
-export function useSheetPlans(): {
+export function useSheetPlans(held: readonly Holding[] | undefined): {
   readonly plans: readonly ShownSheets[];
   readonly seeking: boolean;
   readonly fault: string | undefined;
   /** Ends the search at once; what is shown stays. */
   stop(): void;
 } {
-  const { design } = useJob();
+  const { design, doc } = useJob();
   const [state, setState] = useState<{ readonly key: string; readonly news: readonly NestNews[]; readonly running: boolean; readonly fault?: string }>({ key: "", news: [], running: false }); // prettier-ignore
   const worker = useRef<Endable<Planner>>(undefined);
-  // parts that are cut leave the sheets as they lie until something else is changed
-  const jobs = useMemo(() => sheetJobs(design), [design]);
+  const laid = state.news.flatMap((n) => (n.result.status === "planned" ? n.result.sheets : []));
+  const base = usePlannedAt(laid.map((x) => x.placed.map((p) => p.stick)));
+  const lying = useDrawerAt(held, design, doc, base);
+  const jobs = useMemo(() => {
+    if (!lying) return [];
+    const had = (item: SheetItem | undefined) => (item && doc.useDrawer !== false ? drawerSheets(lying, item) : []);
+    return sheetJobs(design, base).map((j): SheetJob => ({ ...j, problem: { ...j.problem, sizes: [...had(j.item), ...j.problem.sizes] } })); // prettier-ignore
+  }, [design, doc, base, lying]);
   const key = useMemo(() => JSON.stringify(jobs.map((j) => j.problem)), [jobs]);
   const end = useCallback(() => {
     worker.current?.end();

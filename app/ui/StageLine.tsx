@@ -1,3 +1,4 @@
+import { ArchiveBoxIcon } from "@heroicons/react/24/outline";
 import { NavLink, useParams } from "react-router";
 
 export const STAGES = [
@@ -43,6 +44,14 @@ export function StageLine({ progress }: { progress?: ReadonlySet<string> }) {
           );
         })}
       </ol>
+      <NavLink to="/drawer" className="mt-6 flex min-h-[28px] items-center gap-3">
+        {({ isActive }) => (
+          <>
+            <ArchiveBoxIcon aria-hidden className={`w-[20px] ${isActive ? "text-vermilion" : ""}`} />
+            <span className={`head text-[17px] ${isActive ? "text-vermilion" : ""}`}>Drawer</span>
+          </>
+        )}
+      </NavLink>
     </nav>
   );
 }

@@ -248,6 +248,8 @@ export class JobDoc {
   @IsObject(MISSING) @ValidateNested() @Type(() => CuttingDoc) cutting!: CuttingDoc;
   /** Left out while sheets are cut the usual way: scored and snapped, with nothing between the parts. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => SheetCuttingDoc) sheetCutting?: SheetCuttingDoc;
+  /** Whether plans take what lies in the drawer; they do while this is left out. */
+  @IsOptional() @IsBoolean() useDrawer?: boolean;
   /** Findings set aside, by key, with the reason. */
   @IsObject() aside!: Record<string, string>;
 }

@@ -1,3 +1,4 @@
+import type { CutMove } from "../drawer";
 import { samePiece, type IssuedMark, type Piece, type PieceShape } from "../frame";
 import { printMm } from "../units";
 import type { Design } from "./design";
@@ -20,6 +21,8 @@ export interface Issue {
   readonly plan: unknown;
   /** Ids of the sticks that were cut (or, for "uncut", that were not cut after all); all of the print's for "print". */
   readonly sticks: readonly string[];
+  /** What cutting them took out of the drawer and put into it: told to the ledger, and not kept here. */
+  readonly moves?: readonly CutMove[];
 }
 
 /** The marks that issues have given out, each with the shape it stands for, first come first. */

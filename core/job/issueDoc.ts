@@ -1,6 +1,6 @@
 import "../reflected";
 import { plainToInstance, Type } from "class-transformer";
-import { ArrayMaxSize, IsArray, IsIn, IsInt, IsObject, IsString, Matches, Max, MaxLength, Min, ValidateBy, ValidateNested, validateSync, IsNumber } from "class-validator"; // prettier-ignore
+import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsOptional, IsString, Matches, Max, MaxLength, Min, ValidateBy, ValidateNested, validateSync, IsNumber } from "class-validator"; // prettier-ignore
 import { finite, many, text } from "../structures/fields";
 import type { Issue } from "./issue";
 import { JobError } from "./error";
@@ -65,6 +65,21 @@ class VersionsDoc {
   @IsInt() @Min(0) @Max(1e6) catalogue!: number;
   @IsObject() kinds!: Record<string, number>;
 }
+class LotDoc {
+  @IsIn(["strip", "round", "sheet"]) form!: string;
+  @IsIn(["wood", "styrene", "card", "clear"]) material!: string;
+  @text(80) name!: string;
+  @IsNumber(finite) @Min(0.001) @Max(500) thickness!: number;
+  @IsNumber(finite) @Min(0.001) @Max(5000) width!: number;
+  @IsNumber(finite) @Min(0.001) @Max(1e5) length!: number;
+  @IsOptional() @text(60) sheet?: string;
+}
+class CutMoveDoc {
+  @IsObject() @ValidateNested() @Type(() => LotDoc) lot!: LotDoc;
+  @IsBoolean() drawer!: boolean;
+  @many(5000) @Type(() => LotDoc) left!: LotDoc[];
+  @IsArray() @ArrayMaxSize(5000) @IsString({ each: true }) @MaxLength(300, { each: true }) sticks!: string[];
+}
 class IssueDoc {
   @Matches(/^[\w-]{4,60}$/, { message: "id is no id; use letters, digits and hyphens" }) id!: string;
   @IsIn(["print", "cut", "uncut"], { message: "kind is a print, a cut, or a cut taken back" }) kind!: string;
@@ -74,6 +89,7 @@ class IssueDoc {
   @IsObject() plan!: unknown;
   @many(50_000) @Type(() => FrozenPieceDoc) pieces!: FrozenPieceDoc[];
   @IsArray() @ArrayMaxSize(50_000) @IsString({ each: true }) @MaxLength(300, { each: true }) sticks!: string[];
+  @IsOptional() @many(5000) @Type(() => CutMoveDoc) moves?: CutMoveDoc[];
 }
 interface Found {
   readonly property: string;

@@ -1,6 +1,7 @@
 import { memo, useMemo, useState } from "react";
 import { markSize, type Flat, type SheetJob } from "core/jigs/sheetParts";
 import type { Vec2 } from "core/geometry";
+import { moveOfSheet, type CutMove } from "core/drawer";
 import { serves } from "core/job";
 import { lookOf, textureOf } from "core/lumber";
 import {
@@ -17,12 +18,26 @@ import { printNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { marksOf, useCutMarks } from "~/job/useCutMarks";
 import { useUnits } from "~/job/units";
+import type { DrawerState } from "~/job/useDrawer";
 import type { ShownSheets, useSheetPlans } from "~/job/useSheetPlans";
 
+/** What the sheets are drawn with: what is cut, what is pointed at, what lies in the drawer. */
+interface Hand {
+  readonly cut: ReadonlySet<string>;
+  readonly selected: string | undefined;
+  readonly drawer: DrawerState | undefined;
+}
 /** Every sheet with its parts as they lie on it, the cuts in their order, and what is left. */
-export function SheetLayout({ sheets }: { sheets: ReturnType<typeof useSheetPlans> }) {
+export function SheetLayout({
+  sheets,
+  drawer,
+}: {
+  sheets: ReturnType<typeof useSheetPlans>;
+  drawer: DrawerState | undefined;
+}) {
   const job = useJob();
   const cut = useMemo(() => new Set(job.statuses.filter(serves).map((c) => c.stick)), [job.statuses]);
+  const hand = useMemo<Hand>(() => ({ cut, selected: job.selected, drawer }), [cut, job.selected, drawer]);
   const { plans, seeking, fault, stop } = sheets;
   if (plans.length === 0)
     return (
@@ -43,7 +58,7 @@ export function SheetLayout({ sheets }: { sheets: ReturnType<typeof useSheetPlan
       )}
       {fault && <p className="text-fault">{fault}</p>}
       {plans.map((p) => (
-        <OneSheet key={p.job.stock} shown={p} cut={cut} selected={job.selected} />
+        <OneSheet key={p.job.stock} shown={p} hand={hand} />
       ))}
     </div>
   );
@@ -51,15 +66,7 @@ export function SheetLayout({ sheets }: { sheets: ReturnType<typeof useSheetPlan
 
 type Planned = Extract<NestResult, { status: "planned" }>;
 const OneSheet = memo(
-  function OneSheet({
-    shown,
-    cut,
-    selected,
-  }: {
-    shown: ShownSheets;
-    cut: ReadonlySet<string>;
-    selected: string | undefined;
-  }) {
+  function OneSheet({ shown, hand }: { shown: ShownSheets; hand: Hand }) {
     const { job, result, seeking } = shown;
     const parts = job.problem.parts.reduce((s, p) => s + p.sticks.length, 0);
     const count = `${parts} ${parts === 1 ? "part" : "parts"}`;
@@ -82,9 +89,7 @@ const OneSheet = memo(
             what="left over: the sheets on hand are not enough. Add some at the right."
           />
         )}
-        {result?.status === "planned" && (
-          <Plan job={job} r={result} count={count} seeking={seeking} cut={cut} selected={selected} />
-        )}
+        {result?.status === "planned" && <Plan job={job} r={result} count={count} seeking={seeking} hand={hand} />}
       </section>
     );
   },
@@ -92,8 +97,7 @@ const OneSheet = memo(
     a.shown.job === b.shown.job &&
     a.shown.result === b.shown.result &&
     a.shown.seeking === b.shown.seeking &&
-    a.cut === b.cut &&
-    a.selected === b.selected,
+    a.hand === b.hand,
 );
 const Sheets = ({ n }: { n: number }) => <>{`${n} ${n === 1 ? "sheet" : "sheets"}`}</>;
 
@@ -110,15 +114,13 @@ function Plan({
   r,
   count,
   seeking,
-  cut,
-  selected,
+  hand,
 }: {
   job: SheetJob;
   r: Planned;
   count: string;
   seeking: boolean;
-  cut: ReadonlySet<string>;
-  selected: string | undefined;
+  hand: Hand;
 }) {
   const gap = sheetGapWords(job.problem, r);
   const { item, problem } = job;
@@ -143,7 +145,7 @@ function Plan({
       <ol className="space-y-5">
         {r.sheets.map((s, i) => (
           <li key={i}>
-            <OneLayout n={i + 1} sheet={s} job={job} cut={cut} selected={selected} />
+            <OneLayout n={i + 1} sheet={s} job={job} hand={hand} />
           </li>
         ))}
       </ol>
@@ -159,27 +161,19 @@ function leftWords(s: NestedSheet, M: (mm: number) => string): string {
 
 /** Pixels a sheet takes at most from left to right, and from top to bottom; and a millimetre of it. */
 const [ACROSS, DOWN, MM] = [760, 400, 3];
-function OneLayout({
-  n,
-  sheet,
-  job,
-  cut,
-  selected,
-}: {
-  n: number;
-  sheet: NestedSheet;
-  job: SheetJob;
-  cut: ReadonlySet<string>;
-  selected: string | undefined;
-}) {
+function OneLayout({ n, sheet, job, hand }: { n: number; sheet: NestedSheet; job: SheetJob; hand: Hand }) {
   const { select } = useJob();
+  const { cut, selected, drawer } = hand;
   const { M } = useUnits();
   const { mark, takeBack } = useCutMarks();
-  const { wide, long } = job.problem.sizes[sheet.size]!;
+  const size = job.problem.sizes[sheet.size]!;
+  const { wide, long } = size;
   const k = Math.min(MM, ACROSS / long, DOWN / wide);
   const look = lookOf(job.stock);
   const sticks = sheet.placed.map((s) => s.stick);
   const done = sticks.every((s) => cut.has(s));
+  const moves = (): CutMove[] =>
+    job.item ? [moveOfSheet(drawer?.held ?? [], job.item, { wide, long, drawer: size.drawer === true, left: sheet.left, sticks }, drawer?.least ?? Infinity)] : []; // prettier-ignore
   const marks = new Map(sheet.placed.map((s) => [s.stick, job.problem.parts[s.part]!.mark]));
   return (
     <div>
@@ -188,6 +182,7 @@ function OneLayout({
         <span className="text-[15px] text-ink-2">
           {M(wide)} × {M(long)}
           {leftWords(sheet, M)}
+          {size.drawer && "; out of the drawer"}
         </span>
         {done ? (
           <>
@@ -197,7 +192,15 @@ function OneLayout({
             </button>
           </>
         ) : (
-          <button className="btn print:hidden" onClick={() => mark(sticks.filter((s) => !cut.has(s)))}>
+          <button
+            className="btn print:hidden"
+            onClick={() =>
+              mark(
+                sticks.filter((s) => !cut.has(s)),
+                moves(),
+              )
+            }
+          >
             Mark as cut
           </button>
         )}

@@ -2,7 +2,9 @@ import { memo, useMemo } from "react";
 import { gapWords, type ItemPlan, type PlannedStick } from "core/cutting";
 import type { PieceShape } from "core/frame";
 import { hull } from "core/geometry";
-import { lookOf, type Look } from "core/lumber";
+import { lookOf, stockItem } from "core/lumber";
+import { moveOfStick } from "core/drawer";
+import type { DrawerState } from "~/job/useDrawer";
 import { printNumber } from "core/units";
 import { serves } from "core/job";
 import { useCutMarks } from "~/job/useCutMarks";
@@ -15,14 +17,18 @@ interface Pieces {
   readonly shapes: ReadonlyMap<string, PieceShape>;
   readonly cut: ReadonlySet<string>;
   readonly selected: string | undefined;
+  readonly drawer: DrawerState | undefined;
 }
 /** The plan drawn: each stick with its pieces, kerfs and offcut, how good the plan is and how that is known. */
-export function StickLayout({ plan }: { plan: ReturnType<typeof usePlan> }) {
+export function StickLayout({ plan, drawer }: { plan: ReturnType<typeof usePlan>; drawer: DrawerState | undefined }) {
   const job = useJob();
   const { plans, seeking, fault, stop, again } = plan;
   const shapes = useMemo(() => new Map(job.design.pieces.map((p) => [p.mark, p.shape])), [job.design.pieces]);
   const cut = useMemo(() => new Set(job.statuses.filter(serves).map((c) => c.stick)), [job.statuses]);
-  const pieces = useMemo<Pieces>(() => ({ shapes, cut, selected: job.selected }), [shapes, cut, job.selected]);
+  const pieces = useMemo<Pieces>(
+    () => ({ shapes, cut, selected: job.selected, drawer }),
+    [shapes, cut, job.selected, drawer],
+  );
   const open = plans.filter((p) => p === undefined || p.seeking).length;
   const unproven = plans.some((p) => p && gapWords(p.plan) !== "");
   return (
@@ -75,7 +81,8 @@ const Item = memo(function Item({ plan, seeking, pieces }: { plan: ItemPlan; see
   const total = plan.sticks.reduce((s, x) => s + x.length, 0);
   const used = plan.sticks.reduce((s, x) => s + x.cuts.reduce((t, c) => t + c.length, 0), 0);
   const longest = Math.max(...plan.sticks.map((s) => s.length));
-  const costed = plan.lengths.some((l) => l.cost !== Math.round(l.length));
+  const had = plan.sticks.filter((s) => s.drawer).length;
+  const costed = plan.lengths.some((l) => !l.drawer && l.cost !== Math.round(l.length));
   return (
     // what is out of sight is not laid out
     <section aria-label={plan.name} className="[contain-intrinsic-size:auto_400px] [content-visibility:auto]">
@@ -95,12 +102,13 @@ const Item = memo(function Item({ plan, seeking, pieces }: { plan: ItemPlan; see
         The bound is {costed ? printNumber(r.lowerBound, 2) : M(r.lowerBound, 0)}
         {costed ? "" : " of stock"}; this plan takes {costed ? printNumber(r.cost, 2) : M(r.cost, 0)}. First-fit,
         longest first, would have used {r.firstFit ?? "more than there is"}
-        {r.firstFit === 1 ? " stick" : r.firstFit ? " sticks" : ""}. Offcuts and waste: {M(total - used, 1)} (
-        {printNumber((100 * (total - used)) / total, 1)} %).
+        {r.firstFit === 1 ? " stick" : r.firstFit ? " sticks" : ""}.
+        {had > 0 && ` ${had} of them ${had === 1 ? "lies" : "lie"} in the drawer, outlined in green.`} Offcuts and
+        waste: {M(total - used, 1)} ({printNumber((100 * (total - used)) / total, 1)} %).
       </p>
       <ol className="space-y-1.5">
         {plan.sticks.map((s, i) => (
-          <Stick key={i} n={i + 1} stick={s} longest={longest} look={lookOf(plan.item)} pieces={pieces} />
+          <Stick key={i} n={i + 1} stick={s} longest={longest} item={plan.item} pieces={pieces} />
         ))}
       </ol>
     </section>
@@ -124,17 +132,18 @@ function Stick({
   n,
   stick,
   longest,
-  look,
+  item,
   pieces,
 }: {
   n: number;
   stick: PlannedStick;
   longest: number;
-  look: Look;
+  item: string;
   pieces: Pieces;
 }) {
   const job = useJob();
   const { M } = useUnits();
+  const look = lookOf(item);
   const k = W / longest;
   const { mark, takeBack } = useCutMarks();
   const sticks = stick.cuts.map((c) => c.stick);
@@ -142,6 +151,7 @@ function Stick({
   return (
     <li className={`flex items-center gap-3 ${done ? "opacity-60" : ""}`}>
       <span className="head w-7 text-right text-[16px]">{n}</span>
+      {stick.drawer && <span className="sr-only">out of the drawer</span>}
       <svg
         viewBox={`0 0 ${W} 46`}
         className="block min-w-0 flex-1"
@@ -154,7 +164,7 @@ function Stick({
           width={stick.length * k - 1}
           height={22}
           fill="var(--shade)"
-          stroke="var(--edge)"
+          stroke={stick.drawer ? "var(--verdigris)" : "var(--edge)"}
           strokeDasharray="5 3"
         />
         {stick.cuts.map((c) => {
@@ -212,7 +222,19 @@ function Stick({
             </button>
           </span>
         ) : (
-          <button className="btn" onClick={() => mark(sticks)}>
+          <button
+            className="btn"
+            onClick={() =>
+              mark(sticks, [
+                moveOfStick(
+                  pieces.drawer?.held ?? [],
+                  stockItem(job.design.scale, item)!,
+                  { ...stick, sticks },
+                  pieces.drawer?.least ?? Infinity,
+                ),
+              ])
+            }
+          >
             Mark as cut
           </button>
         )}

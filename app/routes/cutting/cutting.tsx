@@ -5,6 +5,7 @@ import type * as Lists from "core/lists";
 import { Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
 import { fileName, saveFile } from "~/job/saveFile";
+import { useDrawer } from "~/job/useDrawer";
 import { usePaper } from "~/job/usePaper";
 import { usePlan } from "~/job/usePlan";
 import { useSheetPlans } from "~/job/useSheetPlans";
@@ -24,8 +25,9 @@ export default function Cutting() {
   const job = useJob();
   const { M } = useUnits();
   const [tab, setTab] = useState<keyof typeof TABS>("list");
-  const plan = usePlan();
-  const sheets = useSheetPlans();
+  const drawer = useDrawer();
+  const plan = usePlan(drawer?.held);
+  const sheets = useSheetPlans(drawer?.held);
   const { cutting, brief } = job.doc;
   const small =
     (what: "kerf" | "allowance", label: string, most: number) =>
@@ -109,9 +111,9 @@ export default function Cutting() {
           ) : tab === "list" ? (
             <CutList />
           ) : tab === "sticks" ? (
-            <StickLayout plan={plan} />
+            <StickLayout plan={plan} drawer={drawer} />
           ) : (
-            <SheetLayout sheets={sheets} />
+            <SheetLayout sheets={sheets} drawer={drawer} />
           )}
         </div>
         <p className="border-t border-hair px-7 py-2 text-[15px] text-ink-2">
