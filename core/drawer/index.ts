@@ -6,3 +6,5 @@ export * from "./lot";
 export * from "./ledger";
 export * from "./csv";
 export * from "./forPlans";
+export * from "./shopping";
+export * from "./simulatedPrices";

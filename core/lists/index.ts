@@ -3,3 +3,4 @@ export * from "./cutListPages";
 export * from "./stickPages";
 export * from "./sheetPages";
 export * from "./findingPages";
+export * from "./shoppingPages";

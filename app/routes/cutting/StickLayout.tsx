@@ -99,9 +99,15 @@ const Item = memo(function Item({ plan, seeking, pieces }: { plan: ItemPlan; see
             {seeking ? "; a better one is looked for." : "."}
           </b>
         )}{" "}
-        The bound is {costed ? printNumber(r.lowerBound, 2) : M(r.lowerBound, 0)}
-        {costed ? "" : " of stock"}; this plan takes {costed ? printNumber(r.cost, 2) : M(r.cost, 0)}. First-fit,
-        longest first, would have used {r.firstFit ?? "more than there is"}
+        {plan.lengths.some((l) => l.drawer) ? (
+          <>To be bought: {M(total - plan.sticks.reduce((t, x) => t + (x.drawer ? x.length : 0), 0), 0)} of stock. </>
+        ) : (
+          <>
+            The bound is {costed ? printNumber(r.lowerBound, 2) : M(r.lowerBound, 0)}
+            {costed ? "" : " of stock"}; this plan takes {costed ? printNumber(r.cost, 2) : M(r.cost, 0)}.{" "}
+          </>
+        )}
+        First-fit, longest first, would have used {r.firstFit ?? "more than there is"}
         {r.firstFit === 1 ? " stick" : r.firstFit ? " sticks" : ""}.
         {had > 0 && ` ${had} of them ${had === 1 ? "lies" : "lie"} in the drawer, outlined in green.`} Offcuts and
         waste: {M(total - used, 1)} ({printNumber((100 * (total - used)) / total, 1)} %).

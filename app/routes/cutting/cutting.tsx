@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { toast } from "sonner";
 import { PAPERS, type PagePlan, type PaperId } from "core/drawing";
 import type * as Lists from "core/lists";
@@ -16,9 +16,10 @@ import { CutList } from "./CutList";
 import { MaterialChart } from "./MaterialChart";
 import { SheetLayout } from "./SheetLayout";
 import { SheetSettings } from "./SheetSettings";
+import { Shopping, useShopping } from "./Shopping";
 import { StickLayout } from "./StickLayout";
 
-const TABS = { list: "Cut list", sticks: "Stick layout", sheets: "Sheet layout" } as const;
+const TABS = { list: "Cut list", sticks: "Stick layout", sheets: "Sheet layout", buy: "To buy" } as const;
 
 /** What to cut and from which stick. */
 export default function Cutting() {
@@ -35,7 +36,9 @@ export default function Cutting() {
       mm >= 0 && mm <= most
         ? job.edit(label, (d) => void (d.cutting[what] = mm))
         : [`Read ${M(mm, 2)}; it may be from 0 to ${M(most)}.`];
-  const planned = plan.plans.flatMap((p) => (p ? [p.plan] : []));
+  const planned = useMemo(() => plan.plans.flatMap((p) => (p ? [p.plan] : [])), [plan.plans]);
+  const shopping = useShopping(tab === "buy", planned, sheets.plans, drawer);
+  const [spare, setSpare] = useState(10);
   const [paper, setPaper] = usePaper();
   const today = (): string => new Date().toISOString().slice(0, 10);
   const print = async (name: string, make: (l: typeof Lists) => PagePlan): Promise<void> => {
@@ -46,12 +49,19 @@ export default function Cutting() {
       toast.error(`The ${name.toLowerCase()} could not be made: ${(e as Error).message}`);
     }
   };
-  const saveCsv = async (): Promise<void> => {
-    const [{ default: Papa }, { cutTable }] = await Promise.all([import("papaparse"), import("core/job")]);
-    const { columns, rows } = cutTable(job.design);
+  const saveTable = async (
+    name: string,
+    fields: readonly string[],
+    rows: readonly (readonly (string | number)[])[],
+  ): Promise<void> => {
+    const { default: Papa } = await import("papaparse");
     // the mark at the start tells a spreadsheet that it is UTF-8
-    const text = `\uFEFF${Papa.unparse({ fields: [...columns], data: rows.map((r) => [...r]) })}\r\n`;
-    saveFile(new Blob([text], { type: "text/csv" }), fileName(`${job.doc.name} cut list`, "csv"));
+    const text = `\uFEFF${Papa.unparse({ fields: [...fields], data: rows.map((r) => [...r]) })}\r\n`;
+    saveFile(new Blob([text], { type: "text/csv" }), fileName(`${job.doc.name} ${name}`, "csv"));
+  };
+  const saveCsv = async (): Promise<void> => {
+    const { columns, rows } = (await import("core/job")).cutTable(job.design);
+    await saveTable("cut list", columns, rows);
   };
   const printCutList = (): Promise<void> => print("Cut list", (l) => l.cutListPages(job.design, paper, today()));
   const printSticks = (): Promise<void> =>
@@ -59,6 +69,13 @@ export default function Cutting() {
   const laidOut = sheets.plans.flatMap((p) => (p.result ? [{ job: p.job, result: p.result }] : []));
   const printSheets = (): Promise<void> =>
     print("Sheet layout", (l) => l.sheetPages(job.design, laidOut, paper, today()));
+  const printShopping = (): Promise<void> =>
+    print("Shopping list", (l) => l.shoppingPages(job.design, shopping.wanted, shopping.quotes, spare, paper, today()));
+  const saveShopping = async (): Promise<void> => {
+    const lists = await import("core/lists");
+    const rows = lists.shoppingRows(job.design, shopping.wanted, shopping.quotes, spare);
+    await saveTable("shopping list", lists.SHOPPING_COLUMNS, rows);
+  };
   return (
     <div className="stage flex h-full">
       <div className="stage-main flex min-w-0 flex-1 flex-col">
@@ -97,10 +114,19 @@ export default function Cutting() {
             <button className="btn" disabled={planned.length === 0} onClick={() => void printSticks()}>
               Stick layout (PDF)
             </button>
-          ) : (
+          ) : tab === "sheets" ? (
             <button className="btn" disabled={laidOut.length === 0} onClick={() => void printSheets()}>
               Sheet layout (PDF)
             </button>
+          ) : (
+            <>
+              <button className="btn" disabled={shopping.wanted.length === 0} onClick={() => void printShopping()}>
+                Shopping list (PDF)
+              </button>
+              <button className="btn" disabled={shopping.wanted.length === 0} onClick={() => void saveShopping()}>
+                As CSV
+              </button>
+            </>
           )}
         </div>
         <div data-scrolls className="min-h-0 flex-1 overflow-auto px-7 py-3">
@@ -112,8 +138,10 @@ export default function Cutting() {
             <CutList />
           ) : tab === "sticks" ? (
             <StickLayout plan={plan} drawer={drawer} />
-          ) : (
+          ) : tab === "sheets" ? (
             <SheetLayout sheets={sheets} drawer={drawer} />
+          ) : (
+            <Shopping state={shopping} spare={spare} setSpare={setSpare} seeking={plan.seeking || sheets.seeking} />
           )}
         </div>
         <p className="border-t border-hair px-7 py-2 text-[15px] text-ink-2">
@@ -123,6 +151,18 @@ export default function Cutting() {
       </div>
       <SidePanel label="Ticket">
         <Ticket />
+        <label className="flex items-start gap-2 text-[15px]">
+          <input
+            type="checkbox"
+            className="mt-1 accent-[var(--vermilion)]"
+            checked={job.doc.useDrawer !== false}
+            onChange={(e) => {
+              const on = e.target.checked;
+              job.edit("Take from the drawer", (d) => void (on ? delete d.useDrawer : (d.useDrawer = false)));
+            }}
+          />
+          Plans take what lies in the drawer first
+        </label>
         {tab === "sheets" ? (
           <SheetSettings jobs={sheets.plans.map((p) => p.job)} />
         ) : (

@@ -1,0 +1,140 @@
+import { useEffect, useMemo, useState } from "react";
+import { bought, lotWords, runningWords, shoppingList, type Quote, type Wanted } from "core/drawer";
+import type { ItemPlan } from "core/cutting";
+import { stockItem } from "core/lumber";
+import { printNumber } from "core/units";
+import { useJob } from "~/job/JobContext";
+import { post } from "~/job/post";
+import type { DrawerState } from "~/job/useDrawer";
+import type { ShownSheets } from "~/job/useSheetPlans";
+import { useUnits } from "~/job/units";
+import { TextField } from "~/ui/Fields";
+
+/** What the plans need and what of it has to be bought, with the prices that were asked for. */
+export interface ShoppingState {
+  readonly wanted: readonly Wanted[];
+  readonly quotes: readonly (Quote | undefined)[];
+  /** Nobody named prices. */
+  readonly unpriced: boolean;
+}
+export function useShopping(
+  open: boolean,
+  plans: readonly ItemPlan[],
+  sheets: readonly ShownSheets[],
+  drawer: DrawerState | undefined,
+): ShoppingState {
+  const { design } = useJob();
+  const wanted = useMemo(() => {
+    if (!open) return [];
+    const sticks = plans.flatMap((plan) => {
+      const item = stockItem(design.scale, plan.item);
+      return item ? [{ item, plan }] : [];
+    });
+    const flat = sheets.flatMap(({ job, result }) => (job.item && result ? [{ item: job.item, problem: job.problem, result }] : [])); // prettier-ignore
+    return shoppingList(sticks, flat, drawer?.least ?? 40);
+  }, [open, plans, sheets, drawer?.least, design.scale]);
+  const lots = JSON.stringify(wanted.map((w) => w.lot));
+  const [known, setKnown] = useState<{ readonly lots: string; readonly quotes: readonly (Quote | null)[]; readonly fault: boolean }>({ lots: "[]", quotes: [], fault: false }); // prettier-ignore
+  useEffect(() => {
+    if (lots === "[]") return;
+    let gone = false;
+    post<{ quotes: readonly (Quote | null)[] }>("/drawer/prices", JSON.parse(lots)).then(
+      ({ quotes }) => !gone && setKnown({ lots, quotes, fault: false }),
+      () => !gone && setKnown({ lots, quotes: [], fault: true }),
+    );
+    return () => {
+      gone = true;
+    };
+  }, [lots]);
+  const quotes = known.lots === lots ? known.quotes : [];
+  return { wanted, quotes: wanted.map((_, i) => quotes[i] ?? undefined), unpriced: known.lots === lots && known.fault };
+}
+
+export function Shopping({
+  state,
+  spare,
+  setSpare,
+  seeking,
+}: {
+  state: ShoppingState;
+  spare: number;
+  setSpare: (n: number) => void;
+  seeking: boolean;
+}) {
+  const { doc } = useJob();
+  const { M } = useUnits();
+  const { wanted, quotes } = state;
+  const rows = wanted.map((w, i) => ({ w, q: quotes[i], b: bought(w, quotes[i], spare) }));
+  const total = rows.reduce((s, r) => s + (r.b.cost ?? 0), 0);
+  if (wanted.length === 0)
+    return <p className="text-lg">{seeking ? "Being planned …" : "Nothing is needed any more: every piece is cut."}</p>;
+  return (
+    <>
+      <p className="mb-3 text-[15px] text-ink-2">
+        What the stick and sheet layouts take: out of the drawer first, the rest to be bought.
+        {seeking && " Better layouts are looked for still; this can become less."}
+        {state.unpriced && " No prices: nobody answered."}
+      </p>
+      <div className="mb-3 w-56">
+        <TextField
+          label="To spare, percent"
+          value={String(spare)}
+          hint="Sticks break and cuts go wrong."
+          keep={(t) => {
+            const n = Number(t.replace(",", ".").replace(/\s*%$/, ""));
+            if (!(t.trim() !== "" && n >= 0 && n <= 300)) return [`Read “${t}”; write a share from 0 to 300 percent.`];
+            setSpare(n);
+          }}
+        />
+      </div>
+      <table className="list text-[15px]">
+        <thead>
+          <tr>
+            <th>What</th>
+            <th className="num">Pieces together</th>
+            <th className="num">In the drawer</th>
+            <th className="num">To buy</th>
+            <th className="num">Packs</th>
+            <th className="num">Price</th>
+            <th>Left after the build</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ w, q, b }) => (
+            <tr key={lotWords(w.lot)}>
+              <td>{lotWords(w.lot, (mm) => M(mm))}</td>
+              <td className="num">{runningWords(w, doc.brief.units.model)}</td>
+              <td className="num">{w.drawer || ""}</td>
+              <td className="num font-semibold">{b.count || ""}</td>
+              <td className="num">{b.count === 0 ? "" : (q?.pack ?? 1) > 1 ? `${b.packs} of ${q!.pack}` : b.packs}</td>
+              <td className="num">{b.count === 0 || b.cost === undefined ? "" : printNumber(b.cost, 2)}</td>
+              <td>
+                {b.over > 0 && w.buy > 0 && <span className="block">{b.over} over</span>}
+                {w.left[0] && (
+                  <span className="block text-ink-2">
+                    {w.left.length} {w.left.length === 1 ? "offcut" : "offcuts"} up to{" "}
+                    {w.lot.form === "sheet" ? `${M(w.left[0].width)} × ${M(w.left[0].length)}` : M(w.left[0].length)}
+                  </span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+        {total > 0 && (
+          <tfoot>
+            <tr>
+              <td colSpan={5} className="font-semibold">
+                Together
+              </td>
+              <td className="num font-semibold">{printNumber(total, 2)}</td>
+              <td />
+            </tr>
+          </tfoot>
+        )}
+      </table>
+      <p className="mt-3 text-[15px] text-ink-2">
+        Prices are invented: they come from a stand-in for a shop that ships with Cardo, and show how a list is priced.
+      </p>
+    </>
+  );
+}
