@@ -9,3 +9,4 @@ export * from "./knapsack";
 export * from "./linear";
 export * from "./solve";
 export * from "./plan";
+export * from "./setups";

@@ -23,3 +23,4 @@ export * from "./pieceShape";
 export * from "./entry";
 export * from "./samePiece";
 export * from "./pieces";
+export * from "./lying";

@@ -25,3 +25,4 @@ export * from "./report";
 export * from "./picture";
 export * from "./look";
 export * from "./sheetTaken";
+export * from "./setUpWords";

@@ -3,4 +3,6 @@ export * from "./cutListPages";
 export * from "./stickPages";
 export * from "./sheetPages";
 export * from "./findingPages";
+export * from "./labelPages";
+export * from "./setUpPages";
 export * from "./shoppingPages";

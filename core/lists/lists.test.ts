@@ -8,7 +8,21 @@ import { catalogue } from "../lumber";
 import type { Units } from "../units";
 import { sheetJobs } from "../jigs/sheetParts";
 import { nestings } from "../nesting";
-import { cutListPages, findingPages, sheetPages, stickPages } from ".";
+import { setUps } from "../cutting";
+import {
+  cutListPages,
+  findingPages,
+  labelPages,
+  labelSize,
+  setUpPages,
+  sheetPages,
+  shoppingPages,
+  shoppingRows,
+  stickPages,
+  USUAL_LABELS,
+} from ".";
+import { shoppingList, simulatedPrices } from "../drawer";
+import { stockItem } from "../lumber";
 
 const design = (name: string, units?: Units): Design => {
   const { doc } = readJobFile(readFileSync(`examples/${name}.json`, "utf8"));
@@ -121,5 +135,57 @@ describe("lists on paper", () => {
     const bytes = Buffer.from(await toPdf(parts, { title: "t", date: new Date(0), fonts })).toString("latin1");
     expect(bytes).toContain("/PageMode /UseOutlines");
     expect(bytes.match(/\/Dest \[/g)).toHaveLength(2);
+  });
+  it("draw each set-up at full size on a card of its own, or say that it is shortened", () => {
+    const d = design("gulch-trestle");
+    const all = setUps(d.pieces, 0);
+    const plan = setUpPages(d, all, "A4", "d");
+    const said = words(plan);
+    all.forEach((s, i) => expect(said).toContain(`${i + 1}. Stop at ${s.length.toFixed(2)} mm`));
+    // the cap, 49 mm, at full size: a closed outline as long
+    const shapes = plan.pages.flatMap((p) => p.furniture.flatMap((e) => (e.kind === "path" && e.closed && e.fill === "timber" ? [Math.max(...e.points.map((q) => q[0])) - Math.min(...e.points.map((q) => q[0]))] : []))); // prettier-ignore
+    expect(shapes.map((x) => x.toFixed(2))).toEqual(all.map((s) => s.length.toFixed(2)));
+    const long = setUpPages(d, [{ ...all[0]!, pieces: [{ ...all[0]!.pieces[0]!, piece: { ...all[0]!.pieces[0]!.piece, shape: { ...all[0]!.pieces[0]!.piece.shape, overall: 400 as never } } }] }], "A4", "d"); // prettier-ignore
+    expect(words(long).join(" ")).toContain("Longer than the page: drawn shortened.");
+  });
+  it("have a label for each mark in its own place of the grid, past those that are gone", () => {
+    const d = design("gulch-trestle");
+    const [wide, high] = labelSize(USUAL_LABELS, "A4");
+    // 210 less 2 × 4 and 2 × 2 between; 297 less 2 × 12
+    expect([wide, high].map((x) => Number(x.toFixed(4)))).toEqual([66, 34.125]);
+    const plan = labelPages(d, USUAL_LABELS, "A4", 20);
+    expect(plan.pages).toHaveLength(2);
+    const boxes = plan.pages.map((p) => p.furniture.flatMap((e) => (e.kind === "path" ? [e.points[0]!] : [])));
+    expect(boxes.map((b) => b.length)).toEqual([4, 5]);
+    // the 21st place: third column, seventh row
+    expect(boxes[0]![0]![0]).toBeCloseTo(4 + 2 * 68, 9);
+    expect(boxes[0]![0]![1]).toBeCloseTo(297 - 12 - 7 * 34.125, 9);
+    for (const p of d.pieces) expect(words(plan).filter((w) => w === p.mark)).toHaveLength(1);
+    expect(words(plan)).toContain("2 ×");
+    for (const page of plan.pages) for (const e of page.furniture) if (e.kind === "text") expect(e.at[0] > 0 && e.at[0] < 210 && e.at[1] > 0 && e.at[1] < 297).toBe(true); // prettier-ignore
+    expect(() => labelSize({ ...USUAL_LABELS, across: 12 }, "A4")).toThrow(
+      /Labels of 15\.0 × 34\.1 mm are too small to be read/,
+    );
+  });
+  it("have what is to buy first, with its price, then what lies in the drawer", async () => {
+    const d = design("gulch-trestle");
+    const plans = await plansOf(d);
+    const wanted = shoppingList(plans.map((plan) => ({ plan, item: stockItem(d.scale, plan.item)! })), [], 40); // prettier-ignore
+    const quotes = await simulatedPrices.quote(wanted.map((w) => w.lot));
+    const rows = shoppingRows(d, wanted, quotes, 0);
+    expect(rows).toHaveLength(wanted.length);
+    const caps = rows.find((r) => r[0]!.includes("12×14"))!;
+    // one cap of 49 mm off a stick of 279.4
+    expect(caps.slice(0, 5)).toEqual([
+      "Scale lumber, HO 12×14, 279.4 mm long",
+      "0.05 m",
+      "0",
+      "1",
+      expect.stringMatching(/^1 of \d+$/),
+    ]);
+    expect(caps[6]).toMatch(/1 offcut up to 230\.4 mm$/);
+    const said = words(shoppingPages(d, wanted, quotes, 0, "A4", "d")).join(" ");
+    expect(said).toMatch(/Together \d+\.\d\d, with 0 % to spare and whole packs\./);
+    expect(words(shoppingPages(d, wanted.map((w) => ({ ...w, buy: 0, drawer: 1 })), quotes, 0, "A4", "d")).join(" ")).toMatch(/Nothing has to be bought\..*Out of the drawer/); // prettier-ignore
   });
 });

@@ -11,9 +11,8 @@ import {
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { flushSync } from "react-dom";
-import type { Piece } from "core/frame";
+import { lying, type Piece } from "core/frame";
 import { bothEnds, furtherCount, serves, whereWords } from "core/job";
-import { hull } from "core/geometry";
 import { lookOf } from "core/lumber";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
@@ -404,11 +403,7 @@ function CutCell({ row }: { row: Row }) {
 /** The piece lying on its cutting face, to fit a row. */
 function Small({ piece }: { piece: Piece }) {
   const { shape } = piece;
-  const axis = shape.ends[0][0]?.face[1] === "v" ? 2 : 1;
-  const points = hull(
-    shape.corners.map((c) => [c[0], c[axis]!] as const),
-    1e-6,
-  );
+  const points = lying(shape);
   const depth = Math.max(...points.map((p) => p[1])) - Math.min(...points.map((p) => p[1]));
   const k = Math.min(120 / shape.overall, 14 / depth);
   return (

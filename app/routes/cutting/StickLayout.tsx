@@ -1,7 +1,6 @@
 import { memo, useMemo } from "react";
 import { gapWords, type ItemPlan, type PlannedStick } from "core/cutting";
-import type { PieceShape } from "core/frame";
-import { hull } from "core/geometry";
+import { lying, type PieceShape } from "core/frame";
 import { lookOf, stockItem } from "core/lumber";
 import { moveOfStick } from "core/drawer";
 import type { DrawerState } from "~/job/useDrawer";
@@ -175,13 +174,7 @@ function Stick({
         />
         {stick.cuts.map((c) => {
           const shape = pieces.shapes.get(c.mark);
-          const axis = shape?.ends[0][0]?.face[1] === "v" ? 2 : 1;
-          const pts = shape
-            ? hull(
-                shape.corners.map((p) => [p[0], p[axis]!] as const),
-                1e-6,
-              )
-            : [];
+          const pts = shape ? lying(shape) : [];
           const half = Math.max(...pts.map((p) => Math.abs(p[1])), 1e-9);
           const on = c.stick === pieces.selected;
           return (

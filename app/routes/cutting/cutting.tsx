@@ -14,12 +14,20 @@ import { LengthField } from "~/ui/Fields";
 import { SidePanel } from "~/ui/SidePanel";
 import { CutList } from "./CutList";
 import { MaterialChart } from "./MaterialChart";
+import { Labels } from "./Labels";
+import { SetUps, useSetUps } from "./SetUps";
 import { SheetLayout } from "./SheetLayout";
 import { SheetSettings } from "./SheetSettings";
 import { Shopping, useShopping } from "./Shopping";
 import { StickLayout } from "./StickLayout";
 
-const TABS = { list: "Cut list", sticks: "Stick layout", sheets: "Sheet layout", buy: "To buy" } as const;
+const TABS = {
+  list: "Cut list",
+  setups: "Set-ups",
+  sticks: "Stick layout",
+  sheets: "Sheet layout",
+  buy: "To buy",
+} as const;
 
 /** What to cut and from which stick. */
 export default function Cutting() {
@@ -37,6 +45,7 @@ export default function Cutting() {
         ? job.edit(label, (d) => void (d.cutting[what] = mm))
         : [`Read ${M(mm, 2)}; it may be from 0 to ${M(most)}.`];
   const planned = useMemo(() => plan.plans.flatMap((p) => (p ? [p.plan] : [])), [plan.plans]);
+  const settings = useSetUps();
   const shopping = useShopping(tab === "buy", planned, sheets.plans, drawer);
   const [spare, setSpare] = useState(10);
   const [paper, setPaper] = usePaper();
@@ -71,6 +80,8 @@ export default function Cutting() {
     print("Sheet layout", (l) => l.sheetPages(job.design, laidOut, paper, today()));
   const printShopping = (): Promise<void> =>
     print("Shopping list", (l) => l.shoppingPages(job.design, shopping.wanted, shopping.quotes, spare, paper, today()));
+  const printSettings = (): Promise<void> =>
+    print("Set-ups", (l) => l.setUpPages(job.design, settings, paper, today()));
   const saveShopping = async (): Promise<void> => {
     const lists = await import("core/lists");
     const rows = lists.shoppingRows(job.design, shopping.wanted, shopping.quotes, spare);
@@ -80,7 +91,7 @@ export default function Cutting() {
     <div className="stage flex h-full">
       <div className="stage-main flex min-w-0 flex-1 flex-col">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-7 pt-3">
-          <div role="tablist" className="flex gap-5">
+          <div role="tablist" className="flex gap-4">
             {(Object.keys(TABS) as (keyof typeof TABS)[]).map((t) => (
               <button
                 key={t}
@@ -95,7 +106,7 @@ export default function Cutting() {
           </div>
           <label className="ml-auto flex items-center gap-2 text-[15px]">
             Paper
-            <select className="field !w-24" value={paper} onChange={(e) => setPaper(e.target.value as PaperId)}>
+            <select className="field !w-[86px]" value={paper} onChange={(e) => setPaper(e.target.value as PaperId)}>
               {Object.keys(PAPERS).map((p) => (
                 <option key={p}>{p}</option>
               ))}
@@ -110,6 +121,10 @@ export default function Cutting() {
                 Cut list as CSV
               </button>
             </>
+          ) : tab === "setups" ? (
+            <button className="btn" disabled={settings.length === 0} onClick={() => void printSettings()}>
+              Set-up cards (PDF)
+            </button>
           ) : tab === "sticks" ? (
             <button className="btn" disabled={planned.length === 0} onClick={() => void printSticks()}>
               Stick layout (PDF)
@@ -136,6 +151,8 @@ export default function Cutting() {
             </p>
           ) : tab === "list" ? (
             <CutList />
+          ) : tab === "setups" ? (
+            <SetUps all={settings} />
           ) : tab === "sticks" ? (
             <StickLayout plan={plan} drawer={drawer} />
           ) : tab === "sheets" ? (
@@ -186,6 +203,7 @@ export default function Cutting() {
                 keep={small("allowance", "Allowance", 20)}
               />
             </section>
+            {tab === "list" && <Labels paper={paper} />}
             <MaterialChart plans={planned} kerf={cutting.kerf} />
           </>
         )}
