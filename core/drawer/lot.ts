@@ -1,4 +1,4 @@
-import { sheetOf, SERIES, type SheetItem, type StockItem } from "../lumber";
+import { ownId, ownItem, sheetOf, SERIES, type SheetItem, type StockItem } from "../lumber";
 import { printMm, model } from "../units";
 
 export type Material = "wood" | "styrene" | "card" | "clear";
@@ -26,6 +26,7 @@ export const lotKey = (l: Lot): string =>
 
 /** The material of an item of a series; what may be of either counts as wood. */
 export function materialOf(item: StockItem): Material {
+  if (item.series === "own") return item.id.startsWith("own/styrene/") ? "styrene" : "wood";
   return SERIES.find((s) => s.id === item.series)?.material === "styrene" ? "styrene" : "wood";
 }
 /** Sticks of an item of a series, of a length. */
@@ -39,6 +40,9 @@ export function isOfItem(l: Lot, item: StockItem): boolean {
   if (item.series !== "round" && l.material !== materialOf(item)) return false;
   return near(l.thickness, item.thickness) && near(l.width, item.width);
 }
+/** The stick of one's own that a lot is, for a frame to be made of; undefined for sheet, and for what is neither wood nor styrene. */
+export const itemOfLot = (l: Lot): StockItem | undefined =>
+  l.form === "sheet" || (l.material !== "wood" && l.material !== "styrene") ? undefined : ownItem(ownId(l.material, l.thickness, l.width, l.form === "round")); // prettier-ignore
 /** Whether a lot's sheets are of an item: its thickness and material, and its texture where it has one. */
 export function isOfSheet(l: Lot, item: SheetItem): boolean {
   if (l.form !== "sheet" || l.material !== item.material || !near(l.thickness, item.thickness)) return false;

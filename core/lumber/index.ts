@@ -4,6 +4,7 @@
  */
 export * from "./nominal";
 export * from "./series";
+export * from "./own";
 export * from "./match";
 export * from "./choose";
 export * from "./sheets";

@@ -1,3 +1,4 @@
+import { ownItem } from "./own";
 import { sheetOf } from "./sheets";
 import { tubeOf } from "./tubes";
 import { model, MM_PER_INCH, printFraction, type Model, type Scale } from "../units";
@@ -5,7 +6,7 @@ import { model, MM_PER_INCH, printFraction, type Model, type Scale } from "../un
 /** Counts up whenever sizes or lengths of the series of sticks or sheets change, so that an issue knows what it was made from. */
 export const CATALOGUE_VERSION = 1;
 
-export type SeriesId = "scale" | "inch" | "metric" | "styrene" | "round" | "tube";
+export type SeriesId = "scale" | "inch" | "metric" | "styrene" | "round" | "tube" | "own";
 /** One thing that is sold: a stick of a series, its section and the lengths it comes in, model mm. */
 export interface StockItem {
   readonly id: string;
@@ -30,6 +31,7 @@ export const SERIES: readonly Series[] = [
   { id: "styrene", name: "Styrene strip, inch thousandths", material: "styrene" },
   { id: "round", name: "Round stock", material: "wood or styrene" },
   { id: "tube", name: "Tube and pipe", material: "styrene" },
+  { id: "own", name: "Sizes of one's own", material: "wood or styrene" },
 ];
 
 const SCALE_INCHES = [1, 2, 3, 4, 6, 8, 10, 12, 14, 16, 18];
@@ -121,7 +123,7 @@ function offer(scale: Scale): readonly StockItem[] {
 
 /** A stick or tube of stock by its id at a scale; undefined for what is none. */
 export const stockItem = (scale: Scale, id: string): StockItem | undefined =>
-  tubeOf(id) ?? offeredAt(scale).byId.get(id);
+  tubeOf(id) ?? ownItem(id) ?? offeredAt(scale).byId.get(id);
 /** What lists call a stock of any sort. */
 export const stockName = (scale: Scale, id: string): string => stockItem(scale, id)?.name ?? otherStock(id) ?? id;
 export type Look = "timber" | "styrene" | "glass";
@@ -131,7 +133,15 @@ export function lookOf(item: string): Look {
   let look = looks.get(item);
   if (look === undefined) {
     const material = (sheetOf(item) ?? SERIES.find((s) => item.startsWith(`${s.id}/`)))?.material;
-    looks.set(item, (look = material === "styrene" ? "styrene" : material === "clear" ? "glass" : "timber"));
+    looks.set(
+      item,
+      (look =
+        material === "styrene" || item.startsWith("own/styrene/")
+          ? "styrene"
+          : material === "clear"
+            ? "glass"
+            : "timber"),
+    );
   }
   return look;
 }

@@ -64,7 +64,7 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
               setItem("");
             }}
           >
-            {SERIES.map((s) => (
+            {SERIES.filter((s) => s.id !== "tube" && s.id !== "own").map((s) => (
               <option key={s.id} value={s.id}>
                 {s.name}
               </option>

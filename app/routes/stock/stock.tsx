@@ -1,9 +1,24 @@
 import { useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
-import { sectionError, matches, SERIES, wantedSection, parseNominal, type Match, type StockItem } from "core/lumber";
+import { isOfItem, itemOfLot } from "core/drawer";
+import {
+  apart,
+  matches,
+  matchOf,
+  ownId,
+  ownItem,
+  parseNominal,
+  sectionError,
+  SERIES,
+  wantedSection,
+  type Match,
+  type OwnMaterial,
+  type StockItem,
+} from "core/lumber";
 import { stockLengths } from "core/cutting";
 import { bareModel, parseLength, printNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
+import { useDrawer } from "~/job/useDrawer";
 import { useUnits } from "~/job/units";
 import { SelectField, TextField } from "~/ui/Fields";
 import { Findings } from "~/ui/Findings";
@@ -45,7 +60,7 @@ export default function Stock() {
           <fieldset>
             <legend className="label">Matched from</legend>
             <div className="flex flex-wrap gap-x-4">
-              {SERIES.filter((s) => s.id !== "round" && s.id !== "tube").map((s) => (
+              {SERIES.filter((s) => s.id !== "round" && s.id !== "tube" && s.id !== "own").map((s) => (
                 <label key={s.id} className="flex min-h-[28px] items-center gap-1.5 text-[15px]">
                   <input
                     type="checkbox"
@@ -182,13 +197,18 @@ function Alternatives({ name }: { name: string }) {
   const [all, setAll] = useState(true);
   const wanted = wantedSection(parseNominal(name)!, doc.stock.milling, design.scale);
   const now = design.stock.get(name)!;
-  const list = useMemo(
-    () =>
-      matches(wanted, all ? SERIES.map((s) => s.id) : doc.stock.series, design.scale)
-        .filter((m) => !laminated || m.plies === 2)
-        .slice(0, SHOWN),
-    [wanted.thickness, wanted.width, all, laminated, doc.stock.series, design.scale],
-  );
+  const drawer = useDrawer();
+  const list = useMemo(() => {
+    const offered = matches(wanted, all ? SERIES.map((s) => s.id) : doc.stock.series, design.scale);
+    // what lies in the drawer and is of no series, and what was typed for another section
+    const own = [...(drawer?.held ?? []).flatMap((h) => itemOfLot(h.lot) ?? []), ...Object.values(doc.stock.choices).flatMap((c) => ownItem(c.item) ?? [])]; // prettier-ignore
+    const fresh = own.filter((i, n) => (i.shape === "round") === (wanted.round === true) && own.findIndex((o) => o.id === i.id) === n && !offered.some((m) => m.plies === 1 && Math.abs(m.item.thickness - i.thickness) < 0.011 && Math.abs(m.item.width - i.width) < 0.011)); // prettier-ignore
+    return [...offered, ...fresh.map((i) => matchOf(i, 1, "thickness", wanted, design.scale))]
+      .filter((m) => !laminated || m.plies === 2)
+      .sort((a, b) => apart(a.error, wanted) - apart(b.error, wanted))
+      .slice(0, SHOWN);
+  }, [wanted.thickness, wanted.width, all, laminated, doc.stock, design.scale, drawer]);
+  const has = (m: Match): boolean => (drawer?.held ?? []).some((h) => isOfItem(h.lot, m.item));
   const same = (m: Match): boolean =>
     m.item.id === now.item.id && m.plies === now.plies && (m.plies === 1 || m.along === now.along);
   const choose = (m: Match): void =>
@@ -226,6 +246,7 @@ function Alternatives({ name }: { name: string }) {
                     : m.item.name}
                   <span className="block text-[14px] font-normal text-ink-2">
                     {M(m.section.thickness, 2)} × {M(m.section.width, 2)}
+                    {has(m) && <span className="text-verdigris"> · in the drawer</span>}
                   </span>
                 </span>
                 <span className="whitespace-nowrap">{printNumber(e.worstPercent, 1)} % off</span>
@@ -234,6 +255,12 @@ function Alternatives({ name }: { name: string }) {
           );
         })}
       </ul>
+      <OwnSize
+        key={name}
+        name={name}
+        round={wanted.round === true}
+        take={(item) => choose(matchOf(item, 1, "thickness", wanted, design.scale))}
+      />
       {doc.stock.choices[name] && (
         <button
           className="link mt-2 text-[15px]"
@@ -243,6 +270,66 @@ function Alternatives({ name }: { name: string }) {
         </button>
       )}
     </section>
+  );
+}
+
+/** A stick of any size that one has, typed: the frame takes it like any other. */
+function OwnSize({ name, round, take }: { name: string; round: boolean; take: (item: StockItem) => void }) {
+  const { doc } = useJob();
+  const [material, setMaterial] = useState<OwnMaterial>("wood");
+  const [sides, setSides] = useState<readonly [string, string]>(["", ""]);
+  const [said, setSaid] = useState("");
+  const bare = bareModel(doc.brief.units.model);
+  const use = (): void => {
+    const read = (round ? [sides[0], sides[0]] : sides).map((t) => parseLength(t, bare));
+    const bad = read.find((p) => !p.ok);
+    if (bad && !bad.ok) return setSaid(bad.error);
+    try {
+      const [a, b] = read.map((p) => (p.ok ? p.mm : 0)) as [number, number];
+      take(ownItem(ownId(material, a, b, round))!);
+      setSaid("");
+      setSides(["", ""]);
+    } catch (e) {
+      setSaid((e as Error).message);
+    }
+  };
+  const field = (i: 0 | 1, label: string) => (
+    <label className="flex flex-col">
+      {label}
+      <input
+        className="field"
+        value={sides[i]}
+        onChange={(e) => setSides(i === 0 ? [e.target.value, sides[1]] : [sides[0], e.target.value])}
+      />
+    </label>
+  );
+  return (
+    <form
+      className="mt-3 text-[15px]"
+      onSubmit={(e) => {
+        e.preventDefault();
+        use();
+      }}
+    >
+      <h3 className="label">One of your own</h3>
+      <div className="grid grid-cols-3 gap-2">
+        {field(0, round ? "Diameter" : "Thickness")}
+        {!round && field(1, "Width")}
+        <label className="flex flex-col">
+          Of
+          <select className="field" value={material} onChange={(e) => setMaterial(e.target.value as OwnMaterial)}>
+            <option>wood</option>
+            <option>styrene</option>
+          </select>
+        </label>
+      </div>
+      {said && (
+        <p role="alert" className="mt-0.5 text-[14px] text-fault">
+          {said}
+        </p>
+      )}
+      <button className="btn mt-2">Cut {name} from it</button>
+    </form>
   );
 }
 
