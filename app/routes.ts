@@ -23,6 +23,7 @@ export default [
   ]),
   route("drawer", "routes/drawer/drawer.tsx"),
   route("drawer/state", "routes/drawer/state.ts"),
+  route("drawer/jigs", "routes/drawer/jigs.ts"),
   route("drawer/prices", "routes/drawer/prices.ts"),
   route("drawer/drawer.csv", "routes/drawer/csv.ts"),
   route("lines/:hash", "routes/drawings/lines.ts"),

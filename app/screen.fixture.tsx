@@ -17,6 +17,7 @@ import Cutting from "~/routes/cutting/cutting";
 import Drawings from "~/routes/drawings/drawings";
 import Framing from "~/routes/framing/framing";
 import Jigs from "~/routes/jigs/jigs";
+import * as drawerJigs from "~/routes/drawer/jigs";
 import * as drawerPrices from "~/routes/drawer/prices";
 import * as drawerState from "~/routes/drawer/state";
 import * as card from "~/routes/job/card";
@@ -46,6 +47,7 @@ async function answer(input: RequestInfo | URL, init?: RequestInit): Promise<Res
   const [, , id, what] = path.split("/");
   if (request.method === "POST") server.sent.push({ url: path, body: JSON.parse(String(init?.body)) });
   const args = { request, params: { job: id! }, context: {} } as never;
+  if (path === "/drawer/jigs") return request.method === "POST" ? drawerJigs.action(args) : drawerJigs.loader();
   if (path === "/drawer/prices") return drawerPrices.action(args);
   if (path === "/drawer/state") return drawerState.loader();
   if (what === "revisions") return revisions.action(args);

@@ -100,6 +100,17 @@ export const movements = sqliteTable("movements", {
   undoes: text("undoes").unique(),
 });
 
+/** Jigs that were made and are kept for years: which kind, with which figures, and what for. */
+export const workshopJigs = sqliteTable("workshop_jigs", {
+  id: text("id").primaryKey(),
+  at: text("at").notNull(),
+  kind: text("kind").notNull(),
+  name: text("name").notNull(),
+  figures: text("figures", { mode: "json" }).$type<Readonly<Record<string, number>>>().notNull(),
+  /** The job that it was made for, in words. */
+  madeFor: text("made_for").notNull(),
+});
+
 /** What is the same for all jobs, by name. */
 export const settings = sqliteTable("settings", {
   name: text("name").primaryKey(),

@@ -2,7 +2,7 @@ import earcut from "earcut";
 import { cross, sub, type Vec3 } from "../geometry";
 import { faceContours, toLocal, type Resolved } from "../frame";
 
-type Triangle = readonly [Vec3, Vec3, Vec3];
+export type Triangle = readonly [Vec3, Vec3, Vec3];
 
 /**
  * A finished stick as a closed surface of triangles, counter-clockwise seen from outside, in its own axes (length along x)
@@ -51,8 +51,8 @@ const startOf = (ring: readonly Vec3[], p: Vec3): number =>
 const near = (a: readonly Vec3[], b: readonly Vec3[]): number =>
   Math.sign(flatArea(a)) === Math.sign(flatArea(b)) ? apart(middle(a), middle(b)) : Infinity; // prettier-ignore
 const middle = (r: readonly Vec3[]): Vec3 => [r.reduce((x, p) => x + p[0], 0) / r.length, r.reduce((y, p) => y + p[1], 0) / r.length, 0]; // prettier-ignore
-/** A face of outer contours and their holes as triangles; the lower one looks down. */
-function capped(rings: readonly (readonly Vec3[])[], down: boolean): Triangle[] {
+/** A level face of outer contours and their holes as triangles; the lower one looks down. */
+export function capped(rings: readonly (readonly Vec3[])[], down: boolean): Triangle[] {
   const outer = rings.filter((r) => flatArea(r) > 0);
   return outer.flatMap((o) => {
     const holes = rings.filter((r) => flatArea(r) < 0 && inside(r[0]!, o));
@@ -92,7 +92,10 @@ function inside(p: Vec3, ring: readonly Vec3[]): boolean {
 /** A piece as a binary STL file, model mm; undefined where it is no closed surface. */
 export function stlOf(s: Resolved, name: string): Uint8Array | undefined {
   const all = surfaceOf(s);
-  if (!all) return undefined;
+  return all && stlBytes(all, name);
+}
+/** A closed surface as a binary STL file. */
+export function stlBytes(all: readonly Triangle[], name: string): Uint8Array {
   const bytes = new Uint8Array(84 + 50 * all.length);
   new TextEncoder().encodeInto(name.slice(0, 79), bytes);
   const view = new DataView(bytes.buffer);

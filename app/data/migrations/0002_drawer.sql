@@ -19,3 +19,12 @@ CREATE TABLE `settings` (
 	`name` text PRIMARY KEY NOT NULL,
 	`value` text NOT NULL
 );
+--> statement-breakpoint
+CREATE TABLE `workshop_jigs` (
+	`id` text PRIMARY KEY NOT NULL,
+	`at` text NOT NULL,
+	`kind` text NOT NULL,
+	`name` text NOT NULL,
+	`figures` text NOT NULL,
+	`made_for` text NOT NULL
+);

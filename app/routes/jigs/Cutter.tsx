@@ -9,7 +9,8 @@ import { LengthField } from "~/ui/Fields";
 /** The widest kerf that is taken, model mm. */
 const MOST = 3;
 const KEY = "cardo-cutter-kerf";
-const known = (): number => {
+/** What the cutter takes away, as this browser remembers it, model mm. */
+export const cutterKerf = (): number => {
   try {
     const kerf = Number(localStorage.getItem(KEY));
     return kerf >= 0 && kerf <= MOST ? kerf : 0;
@@ -27,7 +28,7 @@ interface Props {
 export function Cutter({ save, busy }: Props) {
   const { ask, doc } = useJob();
   const { M } = useUnits();
-  const [kerf, setKerf] = useState(known);
+  const [kerf, setKerf] = useState(cutterKerf);
   const { answer } = useAnswer(useCallback(() => askDrafter((w) => w.cuts(ask, kerf)), [ask, kerf]));
   if (!answer || answer.length === 0) return null;
   const keep = (mm: number): readonly string[] => {

@@ -47,7 +47,7 @@ describe("the jigs", () => {
   });
   it("of an empty job are none, with what to do", async () => {
     const job = await openJob(bare(example("empty-job")), "jigs");
-    await screen.findByText("No jig yet");
+    await screen.findByText("No template yet");
     expect(job.words()).toMatch(/Frame a structure and its full-size template is here/);
   });
 });

@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from "react";
+import { lazy, Suspense, useCallback, useMemo, useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import { PAPERS, type PaperId } from "core/drawing";
 import { shortHash } from "core/job";
@@ -16,10 +16,43 @@ import { SidePanel } from "~/ui/SidePanel";
 import type { SheetPage } from "~/workers/drafter";
 import { Cutter } from "./Cutter";
 
+// plates, their files and solids are fetched when they are asked for
+const Workshop = lazy(() => import("./Workshop").then((m) => ({ default: m.Workshop })));
+
 const PADDING = [20, 16, 20, 60] as const;
 
-/** Full-size templates: looked at as the pages they print on, printed, and told when they are stale. */
+const TABS = { templates: "Templates", workshop: "Workshop jigs" } as const;
+type Tab = keyof typeof TABS;
+
+/** The sheets of the job, and jigs as things beside them. */
 export default function Jigs() {
+  const [tab, setTab] = useState<Tab>("templates");
+  const tabs = (
+    <div role="tablist" className="flex gap-4 self-center">
+      {(Object.keys(TABS) as Tab[]).map((t) => (
+        <button
+          key={t}
+          role="tab"
+          aria-selected={tab === t}
+          onClick={() => setTab(t)}
+          className={`head pb-0.5 text-[18px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}
+        >
+          {TABS[t]}
+        </button>
+      ))}
+    </div>
+  );
+  return tab === "templates" ? (
+    <Templates tabs={tabs} />
+  ) : (
+    <Suspense fallback={<p className="p-10 text-lg">Fetching the jigs …</p>}>
+      <Workshop tabs={tabs} />
+    </Suspense>
+  );
+}
+
+/** Full-size templates: looked at as the pages they print on, printed, and told when they are stale. */
+function Templates({ tabs }: { tabs: ReactNode }) {
   const job = useJob();
   const [paper, setPaper] = usePaper();
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
@@ -45,7 +78,8 @@ export default function Jigs() {
   if (!sheet)
     return (
       <div className="max-w-2xl p-10">
-        <h2 className="head text-[27px]">No jig yet</h2>
+        {tabs}
+        <h2 className="head mt-4 text-[27px]">No template yet</h2>
         <p className="my-3">
           Frame a structure and its full-size template is here, ready to print. The demo job “Gulch trestle” has one.
         </p>
@@ -81,6 +115,7 @@ export default function Jigs() {
     <div className="stage flex h-full">
       <div className="stage-main flex min-w-0 flex-1 flex-col">
         <div className="flex flex-wrap items-end gap-3 px-7 pt-3">
+          {tabs}
           {sheets.length > 1 && (
             <div className="w-60">
               <SelectField
