@@ -9,7 +9,8 @@ import { createRoutesStub } from "react-router";
 import { Toaster } from "sonner";
 import { afterAll, afterEach, beforeAll, expect, vi } from "vitest";
 import { readJobFile, writeJobFile, type Issue, type JobDoc } from "core/job";
-import { closeDb } from "~/data/db.server";
+import { closeDb, db } from "~/data/db.server";
+import { movements } from "~/data/schema.server";
 import { importJob, issuesOf, readJob } from "~/data/jobs.server";
 import Bench from "~/routes/bench/bench";
 import Brief from "~/routes/brief/brief";
@@ -123,8 +124,8 @@ function mendPage(): void {
     Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => size });
 }
 
-/** To be called once by a test file that looks at screens. */
-export function setUpScreens(): void {
+/** To be called once by a test file that looks at screens. What lies in the drawer after a test is gone before the next one, but where it is `kept`. */
+export function setUpScreens(drawer: "emptied" | "kept" = "emptied"): void {
   let dir = "";
   beforeAll(() => {
     dir = mkdtempSync(join(tmpdir(), "cardo-screens-"));
@@ -140,6 +141,7 @@ export function setUpScreens(): void {
     workers.hold = undefined;
     workers.started.length = 0;
     localStorage.clear();
+    if (drawer === "emptied") db().delete(movements).run();
   });
   afterAll(() => {
     closeDb();

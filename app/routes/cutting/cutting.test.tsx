@@ -1,6 +1,10 @@
 // @vitest-environment jsdom
 import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
+import { stickLot } from "core/drawer";
+import { stockItem } from "core/lumber";
+import { scaleOf } from "core/units";
+import { enter, inDrawer } from "~/data/drawer.server";
 import { bare, example, openJob, setUpScreens, workers } from "~/screen.fixture";
 
 setUpScreens();
@@ -167,6 +171,64 @@ describe("the cut list on its screen", () => {
     );
     await job.user.click(screen.getByRole("button", { name: "Usual sizes" }));
     expect((await job.kept()).sheetCutting?.sizes).toEqual({});
+  });
+  it("has the settings of the stop, longest first, and marks all of one as cut", async () => {
+    const job = await open();
+    await job.user.click(screen.getByRole("tab", { name: "Set-ups" }));
+    expect(job.words()).toMatch(/15 pieces in 9 settings of the stop, longest first/);
+    expect(job.words()).toMatch(/1 Stop at 76\.54 mm both ends square/);
+    expect(job.words()).toMatch(
+      /6 Stop at 34\.10 mm both ends 11\.8° mitre, parallel ; 2 side by side Mark as cut P3 as it lies 2 × P3, batter post, Scale lumber, HO 12×12/,
+    );
+    await press(job, "Mark as cut", 5);
+    await job.kept();
+    expect(job.events().map((e) => [e.kind, e.sticks.length])).toEqual([["cut", 2]]);
+    await waitFor(() => expect(job.words()).toMatch(/13 pieces in 8 settings/));
+  });
+  it("takes what lies in the drawer first, and moves it with what is marked as cut", async () => {
+    const item = stockItem(scaleOf("HO"), "scale/12x14")!;
+    enter([{ lot: stickLot(item, 100), count: 2, why: "bought" }]);
+    const job = await open();
+    await job.user.click(screen.getByRole("tab", { name: "Stick layout" }));
+    const section = await waitFor(() => within(screen.getByRole("region", { name: /12×14/ })));
+    await waitFor(() => expect(section.getByText(/1 of them lies in the drawer/)).toBeTruthy());
+    expect(section.getByText(/To be bought: 0 mm of stock/)).toBeTruthy();
+    // the cap of 49 leaves 51 of it, which is worth keeping
+    await job.user.click(section.getByRole("button", { name: "Mark as cut" }));
+    await job.kept();
+    await waitFor(() => expect(inDrawer().map((h) => [h.lot.length, h.count])).toEqual([[51, 1], [100, 1]])); // prettier-ignore
+    await waitFor(() => expect(section.getByText("Take back")).toBeTruthy());
+    await job.user.click(section.getByText("Take back"));
+    await job.kept();
+    await waitFor(() => expect(inDrawer().map((h) => [h.lot.length, h.count])).toEqual([[100, 2]])); // prettier-ignore
+    await job.user.click(screen.getByLabelText(/Plans take what lies in the drawer first/));
+    expect((await job.kept()).useDrawer).toBe(false);
+    await waitFor(() => expect(screen.getByRole("region", { name: /12×14/ }).textContent).not.toMatch(/drawer/));
+    await job.user.click(screen.getByLabelText(/Plans take what lies in the drawer first/));
+    expect((await job.kept()).useDrawer).toBeUndefined();
+  });
+  it("tells what to buy, with some to spare, in packs at a price", async () => {
+    const job = await open();
+    await job.user.click(screen.getByRole("tab", { name: "To buy" }));
+    await waitFor(() =>
+      expect(job.words()).toMatch(
+        /Scale lumber, HO 12×14, 279\.4 mm long 0\.05 m 1 1 of \d+ \d+\.\d\d \d+ over 1 offcut up to 230\.4 mm/,
+      ),
+    );
+    expect(job.words()).toMatch(/Together \d+\.\d\d/);
+    expect(job.refusal(await job.type(/^To spare/, "plenty"))).toMatch(
+      "Read “plenty”; write a share from 0 to 300 percent.",
+    );
+    // half of a stick is used: 300 % of it are two more
+    await job.type(/^To spare/, "300 %");
+    await waitFor(() => expect(job.words()).toMatch(/HO 3×10, 279\.4 mm long 0\.26 m 4 1 of \d+/));
+  });
+  it("asks for labels in figures, and says which would do", async () => {
+    const job = await open();
+    await job.user.click(screen.getByText("Labels for trays"));
+    expect(job.refusal(await job.type("Labels across", "0"))).toMatch("Read “0”; write a whole number from 1 to 10.");
+    await job.type("Labels across", "4");
+    expect(JSON.parse(localStorage.getItem("cardo-labels")!)).toMatchObject({ across: 4, down: 8 });
   });
   it("says that nothing is cut from sheet where a bent is framed", async () => {
     const job = await open();

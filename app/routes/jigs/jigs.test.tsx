@@ -45,6 +45,38 @@ describe("the jigs", () => {
     await job.user.click(boxes[0]!);
     expect(screen.getByText(new RegExp(`^1 of ${boxes.length} sheets`))).toBeTruthy();
   });
+  it("as things are made by figures that the job proposes, refused in words, saved, and kept in their drawer", async () => {
+    const job = await openJob(bare(example("howe-truss")), "jigs");
+    await screen.findByText(/^\d+ sheets?, \d+ pages?$/);
+    await job.user.click(screen.getByRole("tab", { name: "Workshop jigs" }));
+    await screen.findByText(/The stick lies against the fence and the stop/);
+    // the ties are the most that are alike: 80 of 10 ft, 35 mm
+    await job.user.selectOptions(
+      screen.getByLabelText("For this job"),
+      screen.getByRole("option", { name: "80 × X1: 35.00 mm" }),
+    );
+    expect(job.words()).toMatch(/Cuts 35 mm, from the slot's right edge to the stop\./);
+    expect(job.refusal(await job.type(/^Length of the piece/, "601"))).toMatch(
+      "Read 601.00 mm; it may be from 1 to 600 mm.",
+    );
+    await job.type(/^Length of the piece/, "35.5");
+    const svg = await saved(() => job.user.click(screen.getByRole("button", { name: "Plates (SVG)" })));
+    expect(svg.name).toBe("length-jig-35-5.svg");
+    expect(svg.text).toMatch(/<svg/);
+    const stl = await saved(() => job.user.click(screen.getByRole("button", { name: "Solid (STL)" })));
+    expect(stl.text.slice(0, 10)).toBe("Length jig");
+    await job.user.click(screen.getByRole("button", { name: "Keep this jig" }));
+    await screen.findByRole("button", { name: "Length jig: 35.50 mm × 2.33 mm" });
+    await job.user.selectOptions(screen.getByLabelText("Jig"), "square");
+    await job.type(/^Leg, wide/, "25");
+    expect(job.words()).toMatch(/A leg of 25 mm is more than half of a side of 40 mm\./);
+    expect(screen.getByRole<HTMLButtonElement>("button", { name: "Plates (SVG)" }).disabled).toBe(true);
+    // the kept one is taken up again, and taken out
+    await job.user.click(screen.getByRole("button", { name: "Length jig: 35.50 mm × 2.33 mm" }));
+    expect(job.words()).toMatch(/Cuts 35\.5 mm/);
+    await job.user.click(screen.getByRole("button", { name: /^Take Length jig/ }));
+    await screen.findByText(/No jig is kept yet/);
+  });
   it("of an empty job are none, with what to do", async () => {
     const job = await openJob(bare(example("empty-job")), "jigs");
     await screen.findByText("No template yet");
