@@ -1,7 +1,7 @@
 import { expect, test, type Page } from "@playwright/test";
 import { execFileSync } from "node:child_process";
 import { readFileSync } from "node:fs";
-import { stage } from "./framed";
+import { framed, stage } from "./framed";
 
 const open = async (page: Page, job: string): Promise<void> => {
   await page.goto("/");
@@ -33,13 +33,15 @@ test("the drawer: a stick comes in, two jobs plan with it, one cuts it, the othe
   await page.getByRole("button", { name: "Add", exact: true }).click();
   const row = page.getByRole("row").filter({ hasText: "HO 12×14" }).filter({ hasText: "60.00 mm" });
   await expect(row).toBeVisible();
-  // the cap of the gulch trestle is 49 mm of 12×14, and so are the caps of the trestle on the curve
-  await open(page, "Gulch trestle");
+  // the cap of a usual bent is 49 mm of 12×14, in both jobs
+  await framed(page, "First bent", "Bent of two stories");
+  await stage(page, "Cutting");
   await page.getByRole("tab", { name: "Stick layout" }).click();
   const caps = page.getByRole("region", { name: "Scale lumber, HO 12×14" });
   await expect(caps.getByText(/1 of them lies in the drawer/)).toBeVisible();
   const other = await context.newPage();
-  await open(other, "Summit curve trestle");
+  await framed(other, "Second bent", "Low bent, one story");
+  await stage(other, "Cutting");
   await other.getByRole("tab", { name: "Stick layout" }).click();
   const otherCaps = other.getByRole("region", { name: "Scale lumber, HO 12×14" });
   await expect(otherCaps.getByText(/1 of them lies in the drawer/)).toBeVisible({ timeout: 60_000 });
@@ -48,7 +50,7 @@ test("the drawer: a stick comes in, two jobs plan with it, one cuts it, the othe
   await page.getByRole("link", { name: "Drawer" }).click();
   await expect(page.getByRole("heading", { name: "Drawer", level: 1 })).toBeVisible();
   // 11 mm is left of it, which is not worth keeping
-  await expect(page.getByText(/HO 12×14, 60\.0 mm long, cut for Gulch trestle/)).toBeVisible();
+  await expect(page.getByText(/HO 12×14, 60\.0 mm long, cut for First bent/)).toBeVisible();
   await expect(row).toHaveCount(0);
   await stage(other, "Stock");
   await stage(other, "Cutting");
@@ -61,10 +63,11 @@ test("the drawer: a stick comes in, two jobs plan with it, one cuts it, the othe
 test("sheets: a house laid on its sheets by score and snap, then freely; cuts in order, printed, bought, labelled", async ({
   page,
 }) => {
-  await open(page, "Agent's cottage");
+  await framed(page, "House of sheet", "House of clapboard sheet");
+  await stage(page, "Cutting");
   await page.getByRole("tab", { name: "Sheet layout" }).click();
   const walls = page.getByRole("region", { name: "Textured sheet, clapboards .060 in" });
-  await expect(walls.getByRole("img", { name: /^Sheet 1: 1 × FS\d, 1 × FS\d, 1 × FS\d, 1 × FS\d$/ })).toBeVisible();
+  await expect(walls.getByRole("img", { name: "Sheet 1: 2 × FS2, 2 × FS1" })).toBeVisible();
   await expect(walls.getByText(/what is up on the wall is up/)).toBeVisible();
   await walls.getByText(/^\d+ cuts, in order$/).click();
   await expect(walls.getByText(/^level, \d+\.\d mm down, from 0\.0 mm to 304\.8 mm$/).first()).toBeVisible();
@@ -75,7 +78,10 @@ test("sheets: a house laid on its sheets by score and snap, then freely; cuts in
   await expect(walls.getByText(/^\d+ cuts, in order$/)).toHaveCount(0);
   await expect(walls.getByRole("img", { name: /^Sheet 1: / })).toBeVisible();
   await page.getByRole("tab", { name: "To buy" }).click();
-  await expect(page.getByRole("row", { name: /Styrene sheet \.020 in, 152\.4 mm × 304\.8 mm/ })).toContainText(
+  // all of it lies in the drawer of the demo
+  await expect(page.getByRole("row", { name: /Styrene sheet \.040 in, 140\.0 mm × 190\.0 mm/ })).toBeVisible();
+  await page.getByLabel("Plans take what lies in the drawer first").uncheck();
+  await expect(page.getByRole("row", { name: /Styrene sheet \.040 in, 152\.4 mm × 304\.8 mm/ })).toContainText(
     "1 of 2",
   );
   expect(words(await saved(page, "Shopping list (PDF)"))).toMatch(/Together \d+\.\d\d, with 10 % to spare/);
