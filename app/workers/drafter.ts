@@ -1,4 +1,4 @@
-import { pageSvg, type PaperId, type PdfFonts } from "core/drawing";
+import { pageSvg, type PaperId, type PdfFonts, type PdfOptions } from "core/drawing";
 import { stlOf } from "core/drawing/stl";
 import { jigDxf, jigSheets, jigSvg, pagesOf, type JigSheet } from "core/jigs";
 import { cutFileAs, cutFileName, cutFiles, cutFileSize } from "core/jigs/cutFile";
@@ -79,13 +79,20 @@ export const drafter = {
       : new Blob([jigDxf(s)], { type: "image/vnd.dxf" });
   },
   /** Some of the sheets as one PDF. */
-  async pdf(ask: Ask, date: string, paper: PaperId, which: readonly number[], fonts: PdfFonts): Promise<Blob> {
+  async pdf(
+    ask: Ask,
+    date: string,
+    paper: PaperId,
+    which: readonly number[],
+    fonts: PdfFonts,
+    correct?: PdfOptions["correct"],
+  ): Promise<Blob> {
     // the writer is large, and loaded when something is printed
     const { jigPdf } = await import("core/jigs/jigPdf");
     const all = await sheetsOf(ask, date);
     const { doc } = await designFor(ask);
     const picked = which.flatMap((n) => all[n] ?? []);
-    const bytes = await jigPdf(picked, paper, `${doc.name}: jigs`, new Date(`${date}T00:00:00Z`), fonts);
+    const bytes = await jigPdf(picked, paper, `${doc.name}: jigs`, new Date(`${date}T00:00:00Z`), fonts, correct);
     return new Blob([new Uint8Array(bytes)], { type: "application/pdf" });
   },
 };

@@ -9,6 +9,7 @@ export * from "./dxf";
 export * from "./pages";
 export * from "./tablePages";
 export * from "./pdf";
+export * from "./printer";
 export { boundsOfShown, elevation, VIEWS, type Seen, type Shown, type View } from "./elevation";
 export * from "./packedSeen";
 export * from "./thumbnail";

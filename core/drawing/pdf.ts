@@ -3,6 +3,7 @@ import {
   appendBezierCurve,
   clip,
   closePath,
+  concatTransformationMatrix,
   endPath,
   fill,
   fillAndStroke,
@@ -29,6 +30,7 @@ import {
 import type { Vec2 } from "../geometry";
 import { CAP_HEIGHT, LINES, type Drawing, type Entity, type Fill } from "./drawing";
 import type { PagePlan } from "./pages";
+import type { Printer } from "./printer";
 
 /** Typefaces as static TTF or WOFF bytes. */
 export interface PdfFonts {
@@ -44,6 +46,8 @@ export interface PdfOptions {
   readonly title: string;
   readonly date: Date;
   readonly fonts: PdfFonts;
+  /** What the printer needs the page larger by, across and up it; as it is where it is left out. */
+  readonly correct?: Pick<Printer, "across" | "up">;
 }
 const PT = 72 / 25.4;
 const TINT: Record<Fill, readonly [number, number, number]> = {
@@ -75,6 +79,10 @@ export async function toPdf(parts: readonly PdfPart[], options: PdfOptions): Pro
       const page = doc.addPage([p.size[0] * PT, p.size[1] * PT]);
       if (p === plan.pages[0]) marks.push({ name, page });
       const { at, size } = p.window;
+      const { across, up } = options.correct ?? { across: 1, up: 1 };
+      // from the middle of the page, so that the margins give on both sides alike
+      const [x, y] = [(p.size[0] * PT * (1 - across)) / 2, (p.size[1] * PT * (1 - up)) / 2];
+      if (options.correct) page.pushOperators(pushGraphicsState(), concatTransformationMatrix(across, 0, 0, up, x, y));
       page.pushOperators(
         pushGraphicsState(),
         rectangle(at[0] * PT, at[1] * PT, size[0] * PT, size[1] * PT),
@@ -84,6 +92,7 @@ export async function toPdf(parts: readonly PdfPart[], options: PdfOptions): Pro
       for (const e of entitiesOf(plan.drawing)) paint(page, e, p.shift, fonts);
       page.pushOperators(popGraphicsState());
       for (const e of p.furniture) paint(page, e, [0, 0], fonts);
+      if (options.correct) page.pushOperators(popGraphicsState());
     }
   addBookmarks(doc, marks);
   return doc.save({ useObjectStreams: false });

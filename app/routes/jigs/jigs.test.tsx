@@ -77,6 +77,30 @@ describe("the jigs", () => {
     await job.user.click(screen.getByRole("button", { name: /^Take Length jig/ }));
     await screen.findByText(/No jig is kept yet/);
   });
+  it("are corrected for a printer whose bars were measured, which this browser remembers", async () => {
+    const job = await openJob(bare(example("gulch-trestle")), "jigs");
+    await screen.findByText(/^1 sheet, 1 page$/);
+    await job.type("Another printer, by name", "Hall");
+    await screen.findByText("Correction: none.");
+    expect(job.refusal(await job.type(/^Bar across/, "100"))).toMatch(
+      /Read 100\.00 mm for a bar of 150 mm\. Print at 100 %/,
+    );
+    await job.type(/^Bar across/, "151.05");
+    await screen.findByText("Correction: −0.70 % across.");
+    expect(JSON.parse(localStorage.getItem("cardo-printers")!)).toMatchObject({
+      on: "Hall",
+      printers: [{ name: "Hall", up: 1 }],
+    });
+    await job.user.click(screen.getByRole("button", { name: "No correction" }));
+    await screen.findByText("Correction: none.");
+    await job.user.selectOptions(screen.getByLabelText("Printed on"), "");
+    expect(job.refusal(await job.type("Another printer, by name", "Hall"))).toMatch(
+      "“Hall” is there already; choose it above.",
+    );
+    await job.user.selectOptions(screen.getByLabelText("Printed on"), "Hall");
+    await job.user.click(screen.getByRole("button", { name: "Forget this printer" }));
+    expect(JSON.parse(localStorage.getItem("cardo-printers")!)).toEqual({ printers: [], on: "" });
+  });
   it("of an empty job are none, with what to do", async () => {
     const job = await openJob(bare(example("empty-job")), "jigs");
     await screen.findByText("No template yet");

@@ -10,11 +10,13 @@ import { saveFile } from "~/job/saveFile";
 import { useAnswer } from "~/job/useAnswer";
 import { clockOf } from "~/job/useKeeping";
 import { usePaper } from "~/job/usePaper";
+import { correctionNow } from "~/job/usePrinters";
 import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
 import { SidePanel } from "~/ui/SidePanel";
 import type { SheetPage } from "~/workers/drafter";
 import { Cutter } from "./Cutter";
+import { Printers } from "./Printers";
 
 // plates, their files and solids are fetched when they are asked for
 const Workshop = lazy(() => import("./Workshop").then((m) => ({ default: m.Workshop })));
@@ -106,7 +108,7 @@ function Templates({ tabs }: { tabs: ReactNode }) {
     const numbers = picked.map((x) => x.n);
     return save(`${sheets[numbers[0]!]!.fileName}-${paper}.pdf`, async () => {
       const fonts = await pdfFonts();
-      return askDrafter((w) => w.pdf(ask, today, paper, numbers, fonts));
+      return askDrafter((w) => w.pdf(ask, today, paper, numbers, fonts, correctionNow().correct));
     });
   };
   const drawing = (as: "svg" | "dxf"): Promise<void> =>
@@ -232,6 +234,7 @@ function Templates({ tabs }: { tabs: ReactNode }) {
               </li>
             </ol>
           </section>
+          <Printers />
           <section>
             <h2 className="label">Prints</h2>
             {prints.length === 0 && (

@@ -1,0 +1,40 @@
+import { useState } from "react";
+import type { Printer } from "core/drawing";
+
+const KEY = "cardo-printers";
+interface Kept {
+  readonly printers: readonly Printer[];
+  /** Name of the one that is printed on; empty where pages go out as they are. */
+  readonly on: string;
+}
+/** The printers that this browser knows. */
+function known(): Kept {
+  try {
+    const read = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Kept>;
+    const good = (read.printers ?? []).filter((p) => typeof p.name === "string" && p.across > 0.9 && p.across < 1.1 && p.up > 0.9 && p.up < 1.1); // prettier-ignore
+    return { printers: good, on: good.some((p) => p.name === read.on) ? read.on! : "" };
+  } catch {
+    return { printers: [], on: "" };
+  }
+}
+/** What pages are corrected by when they are printed now; nothing where no printer is chosen. */
+export function correctionNow(): { readonly correct?: { readonly across: number; readonly up: number } } {
+  const { printers, on } = known();
+  const p = printers.find((x) => x.name === on);
+  return p ? { correct: { across: p.across, up: p.up } } : {};
+}
+/** The printers, and keeping them in this browser: a correction belongs to the machine beside it. */
+export function usePrinters(): readonly [Kept, (k: Kept) => void] {
+  const [kept, setKept] = useState(known);
+  return [
+    kept,
+    (k) => {
+      setKept(k);
+      try {
+        localStorage.setItem(KEY, JSON.stringify(k));
+      } catch {
+        // no storage: it lasts as long as the page
+      }
+    },
+  ];
+}
