@@ -1,5 +1,5 @@
 import { execFileSync, spawnSync } from "node:child_process";
-import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, mkdtempSync, readdirSync, rmSync, writeFileSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
@@ -133,6 +133,24 @@ describe("the command line", () => {
     expect(readdirSync(join(dir, "out")).sort()).toEqual(["dxf", "pdf", "svg"].map((e) => `bent-4-of-9-template.${e}`));
     expect(JSON.parse(cardo("check", JOB).out)).toEqual({ findings: [] });
   });
+  it("lays parts on sheets with the cuts in their order, tells the settings of the stop, and makes a jig", () => {
+    const sheets = JSON.parse(cardo("sheets", "examples/agents-cottage.json", "--edge", "2").out);
+    const [walls] = sheets.sheets;
+    expect([sheets.by, sheets.edge, walls.name, walls.status, walls.sheets.length]).toEqual(["snap", 2, "Textured sheet, clapboards .060 in", "planned", 1]); // prettier-ignore
+    expect(walls.sheets[0].parts.map((p: { mark: string }) => p.mark).sort()).toEqual(["FS1", "FS2", "FS3", "FS4"]);
+    // four cuts square the sheet
+    expect(walls.sheets[0].cuts.slice(0, 2)).toEqual([{ along: "y", at: 2, from: 0, to: 304.8 }, { along: "y", at: 150.4, from: 0, to: 304.8 }]); // prettier-ignore
+    const small = JSON.parse(readFileSync("examples/agents-cottage.json", "utf8"));
+    small.sheetCutting = { by: "free", apart: 0, edge: 0, sizes: { "sheet/clapboard/60": [{ wide: 30, long: 300, count: null, price: 0 }] } }; // prettier-ignore
+    const none = cardo("sheets", file("small.json", small));
+    expect(none.status).toBe(3);
+    expect(JSON.parse(none.out).sheets[0]).toMatchObject({ status: "too large", marks: expect.arrayContaining(["FS1", "FS2"]) }); // prettier-ignore
+    const { setups } = JSON.parse(cardo("setups", JOB).out);
+    expect([setups.length, setups[0]]).toEqual([9, { stop_mm: 76.54, cuts: "both ends square", pieces: ["1 × S1, sill, Scale lumber, HO 12×12"] }]); // prettier-ignore
+    const jig = JSON.parse(cardo("jig", "length", "--out", join(dir, "jig"), "--set", "length=35,wide=2.33", "--kerf", "0.15").out); // prettier-ignore
+    expect([jig.figures.length, jig.says[0]]).toEqual([35, "Cuts 35 mm, from the slot's right edge to the stop."]);
+    expect(readdirSync(join(dir, "jig")).sort()).toEqual(["length.dxf", "length.stl", "length.svg"]);
+  });
   it("fits a building into a spot, and says what was given up", () => {
     const r = cardo("fit", "examples/tool-house-framed.json");
     expect(r.status).toBe(0);
@@ -150,6 +168,17 @@ describe("the command line", () => {
     [[], /^cardo: No command was given\. Commands are frame/],
     [["carve", JOB], /^cardo: unknown command 'carve'.*Commands are frame/],
     [["solve", "README.md"], /^cardo: README\.md is not JSON/],
+    [["sheets", JOB, "--by", "saw"], /^cardo: Cut by “saw” is not known; choose snap or free\.$/],
+    [["sheets", JOB, "--apart", "21"], /^cardo: Apart “21” is no length in mm from 0 to 20\.$/],
+    [["jig", "lathe", "--out", "x"], /^cardo: Jig “lathe” is not known; choose length, spacer, /],
+    [
+      ["jig", "length", "--out", "x", "--set", "deep=3"],
+      /^cardo: “deep=3” is no figure of this jig; its figures are length /,
+    ],
+    [
+      ["jig", "length", "--out", "x", "--set", "length=0"],
+      /^cardo: Length of the piece: read 0; it may be from 1 to 600 mm\.$/,
+    ],
     [["fit", JOB], /^cardo: .* has no framed building; only those are fitted by bays\.$/],
   ])("refuses %j in one line, status 2", (args, words) => {
     const r = cardo(...args);

@@ -271,6 +271,53 @@ program
     print({ ...how, sheets });
     if (sheets.some((s) => s.status !== "planned")) process.exitCode = CANNOT;
   });
+program
+  .command("setups <job>")
+  .description("settings of the stop, longest first: what comes off each, and how it is cut")
+  .action(async (job: string) => {
+    const { setUps } = await import("../core/cutting");
+    const { setUpWords } = await import("../core/job");
+    const { printMm, model } = await import("../core/units");
+    const { design } = await readDesign(job);
+    const told = (mm: number): string => printMm(model(mm), 2);
+    print({
+      setups: setUps(sound(design).pieces, design.doc.cutting.allowance).map((s) => {
+        const words = setUpWords(design, s, told);
+        return { stop_mm: thousandth(s.length), cuts: words.cuts, pieces: words.pieces, ...(words.how ? { how: words.how } : {}) }; // prettier-ignore
+      }),
+    });
+  });
+
+program
+  .command("jig <kind>")
+  .description("a workshop jig as plates (SVG, DXF) and as a solid (STL); a kind that is not known lists them")
+  .requiredOption("--out <dir>", "folder to write into")
+  .option("--set <figures>", "figures that are not the usual ones: length=35,wide=2.3", "")
+  .option("--kerf <mm>", "what the cutter takes away, mm", "0")
+  .action(async (id: string, o: { out: string; set: string; kerf: string }) => {
+    const { makeJig, platesFile, solidOf, usualValues, WORKSHOP, workshopKind } = await import("../core/workshop");
+    const { stlBytes } = await import("../core/drawing/stl");
+    const kind = workshopKind(id);
+    if (!kind) throw new BadInput(`Jig “${id}” is not known; choose ${WORKSHOP.map((k) => k.id).join(", ")}.`);
+    const values: Record<string, number> = { ...usualValues(kind) };
+    for (const pair of o.set.split(",").filter(Boolean)) {
+      const [name, text] = pair.split("=");
+      if (!kind.fields.some((f) => f.id === name) || text === undefined) throw new BadInput(`“${pair}” is no figure of this jig; its figures are ${kind.fields.map((f) => `${f.id} (${f.label})`).join(", ")}.`); // prettier-ignore
+      values[name!] = Number(text);
+    }
+    try {
+      const made = makeJig(kind, values);
+      const kerf = Number(o.kerf);
+      const files = { [`${id}.svg`]: platesFile(made, kerf, "svg", kind.name), [`${id}.dxf`]: platesFile(made, kerf, "dxf", kind.name), [`${id}.stl`]: stlBytes(solidOf(made.solid), kind.name) }; // prettier-ignore
+      const { makeFolder } = await import("../app/data/folder.server");
+      onto(o.out, () => makeFolder(resolve(o.out)));
+      for (const [name, data] of Object.entries(files)) onto(join(o.out, name), () => writeFileSync(join(o.out, name), data)); // prettier-ignore
+      print({ jig: kind.name, use: kind.use, figures: values, says: made.words, written: Object.keys(files) });
+    } catch (e) {
+      if (e instanceof RangeError) throw new BadInput(e.message);
+      throw e;
+    }
+  });
 const thousandth = (mm: number): number => Number(mm.toFixed(3));
 
 program
@@ -469,7 +516,7 @@ try {
   if (e instanceof CommanderError && e.exitCode === 0) process.exitCode = 0;
   else if (e instanceof CommanderError)
     fail(
-      `${e.code === "commander.help" ? "No command was given." : e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, jigs, sheets, cutter, stl, lines, find, check, fit, rafters, stairs, backup and restore.`,
+      `${e.code === "commander.help" ? "No command was given." : e.message.replace(/^error: /, "").replace(/\.?$/, ".")} Commands are frame, pieces, plan, solve, setups, sheets, jigs, jig, cutter, stl, lines, find, check, fit, rafters, stairs, backup and restore.`,
       2,
     );
   else fail((e as Error).message, 2);

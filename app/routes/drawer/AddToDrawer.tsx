@@ -57,7 +57,7 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
         <label className="flex flex-col text-[15px]">
           From
           <select
-            className="field !w-52"
+            className="field !w-48"
             value={from}
             onChange={(e) => {
               setFrom(e.target.value as From);
@@ -76,7 +76,7 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
         {from === "scale" && (
           <label className="flex flex-col text-[15px]">
             Scale
-            <select className="field !w-32" value={scale} onChange={(e) => setScale(e.target.value)}>
+            <select className="field !w-[88px]" value={scale} onChange={(e) => setScale(e.target.value)}>
               {SCALES.map((s) => (
                 <option key={s.id} value={s.id}>
                   {s.name}
@@ -88,7 +88,7 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
         {(stick ?? sheet) && (
           <label className="flex flex-col text-[15px]">
             Size
-            <select className="field !w-72" value={(stick ?? sheet)!.id} onChange={(e) => setItem(e.target.value)}>
+            <select className="field !w-60" value={(stick ?? sheet)!.id} onChange={(e) => setItem(e.target.value)}>
               {(sheet ? SHEETS : sticks).map((i) => (
                 <option key={i.id} value={i.id}>
                   {i.name}
@@ -135,18 +135,18 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
           </>
         )}
         {isSheet && field("Across its lines", wide, setWide, "!w-32", usualWide ? `${usualWide} mm` : "150 mm")}
-        {field(isSheet ? "Along them" : "Length", long, setLong, "!w-32", usual ? `${usual} mm` : "300 mm")}
+        {field(isSheet ? "Along them" : "Length", long, setLong, "!w-28", usual ? `${usual} mm` : "300 mm")}
         <label className="flex flex-col text-[15px]">
           Count
-          <input className="field !w-20" name="count" defaultValue="1" />
+          <input className="field !w-16" name="count" defaultValue="1" />
         </label>
         <label className="flex flex-col text-[15px]">
           Price each
-          <input className="field !w-24" name="price" />
+          <input className="field !w-20" name="price" />
         </label>
         <label className="flex flex-col text-[15px]">
           Place
-          <input className="field !w-32" name="place" placeholder="tray 3" />
+          <input className="field !w-28" name="place" placeholder="tray 3" />
         </label>
         <button className="act" disabled={busy}>
           Add
