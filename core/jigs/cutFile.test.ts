@@ -99,6 +99,8 @@ describe("files for a cutter", () => {
     const names = (stock: string): string[] => file(all, stock).drawing.layers.map((l) => l.name);
     expect(names("sheet/styrene/10")).toContain("engrave");
     expect(names("sheet/styrene/60")).not.toContain("engrave");
+    // what is sold with its clapboards has them already
+    expect(names("sheet/clapboard/60")).not.toContain("engrave");
     expect(cutFileName(file(all, "sheet/styrene/10"))).toBe("cut-styrene-10");
     expect(cutFileSize(file(all, "sheet/styrene/60"))).toMatch(/^\d+\.\d × \d+\.\d mm$/);
   });

@@ -70,7 +70,8 @@ function contours(job: SheetJob, s: NestedSheet, kerf: number): Pick<CutFile, "l
       if (moved.length === 0 && !lost.includes(mark)) lost.push(mark);
       for (const m of moved) (outside ? outer : inner).push(outline(m.map(to), "outline"));
     }
-    for (const [a, b] of lines) engraved.push(line(to(a), to(b), "thin"));
+    // a sheet that is sold with its texture has it already
+    if (!job.item?.texture) for (const [a, b] of lines) engraved.push(line(to(a), to(b), "thin"));
     const size = markSize(label, mark.length, p.turn, 2);
     const [x, y] = to(label.at);
     if (size >= 0.5) marks.push(text([x, y - size / 2], mark, size, "middle"));

@@ -1,4 +1,4 @@
-import { useCallback, useState } from "react";
+import { lazy, Suspense, useCallback, useState } from "react";
 import { model } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { askDrafter } from "~/job/framer";
@@ -6,6 +6,8 @@ import { useUnits } from "~/job/units";
 import { useAnswer } from "~/job/useAnswer";
 import { LengthField } from "~/ui/Fields";
 
+// what reads a file and plays its cut is fetched when one is tried
+const TryCut = lazy(() => import("./TryCut").then((m) => ({ default: m.TryCut })));
 /** The widest kerf that is taken, model mm. */
 const MOST = 3;
 const KEY = "cardo-cutter-kerf";
@@ -29,6 +31,7 @@ export function Cutter({ save, busy }: Props) {
   const { ask, doc } = useJob();
   const { M } = useUnits();
   const [kerf, setKerf] = useState(cutterKerf);
+  const [tried, setTried] = useState<number>();
   const { answer } = useAnswer(useCallback(() => askDrafter((w) => w.cuts(ask, kerf)), [ask, kerf]));
   if (!answer || answer.length === 0) return null;
   const keep = (mm: number): readonly string[] => {
@@ -73,6 +76,9 @@ export function Cutter({ save, busy }: Props) {
                   {as.toUpperCase()}
                 </button>
               ))}
+              <button className="link min-h-6" aria-label={`Try the cut of ${f.name}`} onClick={() => setTried(n)}>
+                Try it
+              </button>
             </span>
             {f.lost.length > 0 && (
               <span className="block text-vermilion">The kerf leaves nothing of a contour of {f.lost.join(", ")}.</span>
@@ -80,6 +86,16 @@ export function Cutter({ save, busy }: Props) {
           </li>
         ))}
       </ul>
+      {tried !== undefined && answer[tried] && (
+        <Suspense>
+          <TryCut
+            name={answer[tried].name}
+            material={answer[tried].name}
+            make={() => askDrafter((w) => w.cutFile(ask, kerf, tried, "dxf")).then((b) => b.text())}
+            close={() => setTried(undefined)}
+          />
+        </Suspense>
+      )}
       <p className="mt-2 text-ink-2">
         Never cut plastic that holds chlorine (vinyl, PVC) with a laser: its smoke is poison. Styrene melts and burns;
         card and wood catch fire. Draw the smoke off and stay beside it.

@@ -21,6 +21,7 @@ import { useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { SidePanel } from "~/ui/SidePanel";
 import { cutterKerf } from "./Cutter";
+import { TryCut } from "./TryCut";
 
 interface Kept {
   readonly id: string;
@@ -77,6 +78,7 @@ export function Workshop({ tabs }: { tabs: ReactNode }) {
   const [values, setValues] = useState<Readonly<Record<string, Values>>>({});
   const own = useMemo(() => ({ ...usualValues(kind), ...values[id] }), [kind, values, id]);
   const [kept, setKept] = useState<readonly Kept[]>([]);
+  const [tried, setTried] = useState(false);
   const proposals = useProposals(id);
   useEffect(() => {
     fetch("/drawer/jigs")
@@ -114,6 +116,9 @@ export function Workshop({ tabs }: { tabs: ReactNode }) {
         <div className="flex flex-wrap items-end gap-3 px-7 pt-3">
           {tabs}
           <span className="ml-auto flex flex-wrap gap-3">
+            <button className="btn" disabled={typeof made === "string"} onClick={() => setTried(true)}>
+              Try the cut
+            </button>
             {(["svg", "dxf", "stl"] as const).map((as) => (
               <button key={as} className="btn" disabled={typeof made === "string"} onClick={() => void save(as)()}>
                 {as === "stl" ? "Solid (STL)" : `Plates (${as.toUpperCase()})`}
@@ -150,6 +155,14 @@ export function Workshop({ tabs }: { tabs: ReactNode }) {
           holds chlorine with a laser.
         </p>
       </div>
+      {tried && typeof made !== "string" && (
+        <TryCut
+          name={kind.name}
+          material="card"
+          make={async () => platesFile(made, cutterKerf(), "dxf", kind.name)}
+          close={() => setTried(false)}
+        />
+      )}
       <SidePanel label="Figures of the jig">
         <section className="space-y-2">
           <SelectField

@@ -65,6 +65,11 @@ describe("the jigs", () => {
     expect(svg.text).toMatch(/<svg/);
     const stl = await saved(() => job.user.click(screen.getByRole("button", { name: "Solid (STL)" })));
     expect(stl.text.slice(0, 10)).toBe("Length jig");
+    await job.user.click(screen.getByRole("button", { name: "Try the cut" }));
+    // two contours of the base, three on it, at 8 mm/s
+    await screen.findByText(/✓ Nothing to object to\. It takes \d+ s\./);
+    expect(screen.getByLabelText<HTMLInputElement>("Seconds of the cut").max).toMatch(/^\d+\.\d+$/);
+    await job.user.click(screen.getByRole("button", { name: "Close" }));
     await job.user.click(screen.getByRole("button", { name: "Keep this jig" }));
     await screen.findByRole("button", { name: "Length jig: 35.50 mm × 2.33 mm" });
     await job.user.selectOptions(screen.getByLabelText("Jig"), "square");
