@@ -71,15 +71,12 @@ export function usePlan(held: readonly Holding[] | undefined): {
     if (!lying) return [];
     return [...wantedByItem(design.pieces, doc.cutting, base)]
       .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([id, wanted]): PlanRequest => ({
-        item: stockItem(design.scale, id)!,
-        wanted,
-        lengths: [
-          ...(doc.useDrawer === false ? [] : drawerLengths(lying, stockItem(design.scale, id)!)),
-          ...stockLengths(stockItem(design.scale, id)!, doc.stock.sticks[id]),
-        ],
-        settings: { ...doc.cutting },
-      }));
+      .map(([id, wanted]): PlanRequest => {
+        const item = stockItem(design.scale, id)!;
+        const sold = stockLengths(item, doc.stock.sticks[id]);
+        const had = doc.useDrawer === false ? [] : drawerLengths(lying, item, sold);
+        return { item, wanted, lengths: [...had, ...sold], settings: { ...doc.cutting } };
+      });
   }, [design, doc, base, lying]);
   const key = useMemo(() => JSON.stringify(requests), [requests]);
   const end = useCallback(() => {

@@ -5,7 +5,6 @@ import { sheetJobs, type SheetJob } from "core/jigs/sheetParts";
 import type { NestResult } from "core/nesting";
 import type { NestNews, Planner } from "~/workers/planner";
 import { Endable, WorkStopped } from "./Endable";
-import type { SheetItem } from "core/lumber";
 import { useJob } from "./JobContext";
 import { useDrawerAt, usePlannedAt } from "./usePlan";
 
@@ -32,8 +31,8 @@ export function useSheetPlans(held: readonly Holding[] | undefined): {
   const lying = useDrawerAt(held, design, doc, base);
   const jobs = useMemo(() => {
     if (!lying) return [];
-    const had = (item: SheetItem | undefined) => (item && doc.useDrawer !== false ? drawerSheets(lying, item) : []);
-    return sheetJobs(design, base).map((j): SheetJob => ({ ...j, problem: { ...j.problem, sizes: [...had(j.item), ...j.problem.sizes] } })); // prettier-ignore
+    const had = ({ item, problem }: SheetJob) => (item && doc.useDrawer !== false ? drawerSheets(lying, item, problem.sizes) : []); // prettier-ignore
+    return sheetJobs(design, base).map((j): SheetJob => ({ ...j, problem: { ...j.problem, sizes: [...had(j), ...j.problem.sizes] } })); // prettier-ignore
   }, [design, doc, base, lying]);
   const key = useMemo(() => JSON.stringify(jobs.map((j) => j.problem)), [jobs]);
   const end = useCallback(() => {

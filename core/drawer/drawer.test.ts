@@ -1,4 +1,5 @@
 import fc from "fast-check";
+import { planItem } from "../cutting";
 import { describe, expect, it } from "vitest";
 import { sheetOf, stickBy } from "./drawer.fixture";
 import { COLUMNS, countOf, drawerLengths, drawerRows, drawerSheets, holdings, isOfItem, isOfSheet, linesOfCut, linesOfUncut, linesThatUndo, lotKey, lotWords, moveOfSheet, moveOfStick, readDrawerRows, readLot, sheetLot, stickLot, type CutMove, type Lot, type Movement } from "."; // prettier-ignore
@@ -38,9 +39,29 @@ describe("cutting", () => {
   const item = stickBy("metric/1x2");
   const held = [line(strip, 1), line({ ...strip, length: 120 }, 2)];
   it("takes what lies in the drawer first, the short before the long, at next to nothing", () => {
-    expect(drawerLengths(holdings(held), item)).toEqual([{ length: 120, count: 2, cost: 1.2, drawer: true }, { length: 300, count: 1, cost: 3, drawer: true }]); // prettier-ignore
+    const sold = [{ length: 1000, count: null, cost: 1000 }];
+    expect(drawerLengths(holdings(held), item, sold)).toEqual([{ length: 120, count: 2, cost: 1, drawer: true }, { length: 300, count: 1, cost: 3, drawer: true }]); // prettier-ignore
+    // at a price of 0.60 for a metre they cost a hundredth of that
+    const priced = drawerLengths(holdings(held), item, [{ length: 1000, count: null, cost: 0.6 }]);
+    expect(priced.map((s) => s.cost)).toEqual([0.001, 0.002]);
     const sheet = sheetOf("sheet/styrene/40")!;
-    expect(drawerSheets(holdings([line(sheetLot(sheet, 50, 80), 3)]), sheet)).toEqual([{ wide: 50, long: 80, count: 3, cost: 40, drawer: true }]); // prettier-ignore
+    const flat = [line(sheetLot(sheet, 50, 80), 3)];
+    expect(drawerSheets(holdings(flat), sheet, [{ wide: 100, long: 100, count: null, cost: 10_000 }])).toEqual([{ wide: 50, long: 80, count: 3, cost: 40, drawer: true }]); // prettier-ignore
+    expect(drawerSheets(holdings(flat), sheet, [{ wide: 100, long: 100, count: null, cost: 2.5 }])[0]!.cost).toBeCloseTo(0.01, 9); // prettier-ignore
+  });
+  it("is cheaper than what is sold, at whatever price: a priced plan takes it first too", async () => {
+    for (const cost of [1000, 0.6, 12.5]) {
+      const sold = [{ length: 1000, count: null, cost }];
+      const wanted = [{ mark: "A", stick: "a", length: 100 as never }];
+      const p = await planItem(item, wanted, [...drawerLengths(holdings(held), item, sold), ...sold], {
+        kerf: 0,
+        allowance: 0,
+      });
+      expect(
+        p.sticks.map((s) => [s.length, s.drawer]),
+        String(cost),
+      ).toEqual([[120, true]]);
+    }
   });
   it("takes the stick out and puts its offcut back where that is worth keeping", () => {
     const all = holdings(held);

@@ -6,18 +6,31 @@ import { isOfItem, isOfSheet, sheetLot, stickLot, type Lot } from "./lot";
 
 /** What a stick or sheet out of the drawer counts for, of what its length or area would cost new: it is paid, and used first, but a long one is not spent where a short one would do. */
 const PAID = 0.01;
+/** The least that a length or an area costs new, a mm or mm²; lengths or areas and their costs. */
+const rateOf = (sold: readonly (readonly [number, number])[]): number => Math.min(...sold.map(([size, cost]) => cost / size), Infinity); // prettier-ignore
+const paidFor = (size: number, rate: number, step: number): number => Math.max(step, Math.round((size * (Number.isFinite(rate) && rate > 0 ? rate : 1) * PAID) / step) * step); // prettier-ignore
 
-/** The lengths of an item that lie in the drawer, as a plan takes them; shortest first. */
-export const drawerLengths = (all: readonly Holding[], item: StockItem): StockLength[] =>
-  all
+/** The lengths of an item that lie in the drawer, as a plan takes them beside those that are sold; shortest first. Costs are whole where those of what is sold are, so that bounds can be rounded up. */
+export function drawerLengths(all: readonly Holding[], item: StockItem, sold: readonly StockLength[]): StockLength[] {
+  const rate = rateOf(sold.map((s) => [s.length, s.cost] as const));
+  const step = sold.every((s) => s.cost >= 10 && Number.isInteger(s.cost)) ? 1 : 0.001;
+  return all
     .filter((h) => isOfItem(h.lot, item))
-    .map((h) => ({ length: h.lot.length, count: h.count, cost: h.lot.length * PAID, drawer: true as const }))
+    .map((h) => ({
+      length: h.lot.length,
+      count: h.count,
+      cost: paidFor(h.lot.length, rate, step),
+      drawer: true as const,
+    })) // prettier-ignore
     .sort((a, b) => a.length - b.length);
-/** The sheets of an item that lie in the drawer. */
-export const drawerSheets = (all: readonly Holding[], item: SheetItem): SheetSize[] =>
-  all
+}
+/** The sheets of an item that lie in the drawer, beside those that are sold. */
+export function drawerSheets(all: readonly Holding[], item: SheetItem, sold: readonly SheetSize[]): SheetSize[] {
+  const rate = rateOf(sold.map((s) => [s.wide * s.long, s.cost] as const));
+  return all
     .filter((h) => isOfSheet(h.lot, item))
-    .map((h) => ({ wide: h.lot.width, long: h.lot.length, count: h.count, cost: h.lot.width * h.lot.length * PAID, drawer: true as const })); // prettier-ignore
+    .map((h) => ({ wide: h.lot.width, long: h.lot.length, count: h.count, cost: paidFor(h.lot.width * h.lot.length, rate, 1e-4), drawer: true as const })); // prettier-ignore
+}
 
 /** The lot that a planned stick comes from: the drawer's own, so that it keeps its name, else a new one. */
 const from = (all: readonly Holding[], lot: Lot, is: (l: Lot) => boolean): Lot =>

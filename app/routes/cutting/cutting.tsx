@@ -12,6 +12,7 @@ import { useSheetPlans } from "~/job/useSheetPlans";
 import { useUnits } from "~/job/units";
 import { LengthField } from "~/ui/Fields";
 import { SidePanel } from "~/ui/SidePanel";
+import { Tabs } from "~/ui/Tabs";
 import { CutList } from "./CutList";
 import { MaterialChart } from "./MaterialChart";
 import { Labels } from "./Labels";
@@ -91,19 +92,7 @@ export default function Cutting() {
     <div className="stage flex h-full">
       <div className="stage-main flex min-w-0 flex-1 flex-col">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-7 pt-3">
-          <div role="tablist" className="flex gap-4">
-            {(Object.keys(TABS) as (keyof typeof TABS)[]).map((t) => (
-              <button
-                key={t}
-                role="tab"
-                aria-selected={tab === t}
-                onClick={() => setTab(t)}
-                className={`head pb-0.5 text-[18px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}
-              >
-                {TABS[t]}
-              </button>
-            ))}
-          </div>
+          <Tabs tabs={TABS} now={tab} choose={setTab} />
           <label className="ml-auto flex items-center gap-2 text-[15px]">
             Paper
             <select className="field !w-[86px]" value={paper} onChange={(e) => setPaper(e.target.value as PaperId)}>

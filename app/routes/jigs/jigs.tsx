@@ -14,6 +14,7 @@ import { correctionNow } from "~/job/usePrinters";
 import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
 import { SidePanel } from "~/ui/SidePanel";
+import { Tabs } from "~/ui/Tabs";
 import type { SheetPage } from "~/workers/drafter";
 import { Cutter } from "./Cutter";
 import { Printers } from "./Printers";
@@ -24,26 +25,11 @@ const Workshop = lazy(() => import("./Workshop").then((m) => ({ default: m.Works
 const PADDING = [20, 16, 20, 60] as const;
 
 const TABS = { templates: "Templates", workshop: "Workshop jigs" } as const;
-type Tab = keyof typeof TABS;
 
 /** The sheets of the job, and jigs as things beside them. */
 export default function Jigs() {
-  const [tab, setTab] = useState<Tab>("templates");
-  const tabs = (
-    <div role="tablist" className="flex gap-4 self-center">
-      {(Object.keys(TABS) as Tab[]).map((t) => (
-        <button
-          key={t}
-          role="tab"
-          aria-selected={tab === t}
-          onClick={() => setTab(t)}
-          className={`head pb-0.5 text-[18px] ${tab === t ? "border-b-2 border-vermilion" : "text-ink-2"}`}
-        >
-          {TABS[t]}
-        </button>
-      ))}
-    </div>
-  );
+  const [tab, setTab] = useState<keyof typeof TABS>("templates");
+  const tabs = <Tabs tabs={TABS} now={tab} choose={setTab} />;
   return tab === "templates" ? (
     <Templates tabs={tabs} />
   ) : (
