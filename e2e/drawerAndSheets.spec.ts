@@ -49,6 +49,9 @@ test("the drawer: a stick comes in, two jobs plan with it, one cuts it, the othe
   await expect(page.getByText("Marked as cut: 1 × C1")).toBeVisible();
   await page.getByRole("link", { name: "Drawer" }).click();
   await expect(page.getByRole("heading", { name: "Drawer", level: 1 })).toBeVisible();
+  await page.getByRole("link", { name: "← Back to the job" }).click();
+  await expect(page.getByRole("main", { name: "Cutting" })).toBeVisible();
+  await page.getByRole("link", { name: "Drawer" }).click();
   // 11 mm is left of it, which is not worth keeping
   await expect(page.getByText(/HO 12×14, 60\.0 mm long, cut for First bent/)).toBeVisible();
   await expect(row).toHaveCount(0);

@@ -1,5 +1,5 @@
 import { ArchiveBoxIcon } from "@heroicons/react/24/outline";
-import { NavLink, useParams } from "react-router";
+import { NavLink, useLocation, useParams } from "react-router";
 
 export const STAGES = [
   { id: "shelf", name: "Shelf" },
@@ -15,6 +15,7 @@ export const STAGES = [
 /** The line of stages: a dot each, filled as the job has something there. */
 export function StageLine({ progress }: { progress?: ReadonlySet<string> }) {
   const { job } = useParams();
+  const location = useLocation();
   return (
     <nav aria-label="Stages" className="flex w-[124px] shrink-0 flex-col border-r border-hair bg-shade pt-4 pl-[18px]">
       <div className="head mb-4 text-[27px]">Cardo</div>
@@ -44,7 +45,11 @@ export function StageLine({ progress }: { progress?: ReadonlySet<string> }) {
           );
         })}
       </ol>
-      <NavLink to="/drawer" className="mt-6 flex min-h-[28px] items-center gap-3">
+      <NavLink
+        to="/drawer"
+        state={{ from: job ? location.pathname : undefined }}
+        className="mt-6 flex min-h-[28px] items-center gap-3"
+      >
         {({ isActive }) => (
           <>
             <ArchiveBoxIcon aria-hidden className={`w-[20px] ${isActive ? "text-vermilion" : ""}`} />

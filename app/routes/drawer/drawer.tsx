@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import { useRef, useState } from "react";
-import { data, Form, Link, useActionData, useNavigation, useSubmit } from "react-router";
+import { data, Form, Link, useActionData, useLocation, useNavigation, useSubmit } from "react-router";
 import { lotWords, readDrawerRows, readLot, type Movement } from "core/drawer";
 import { printMm, model } from "core/units";
 import { formOf, TooLarge } from "~/data/body.server";
@@ -119,13 +119,21 @@ export default function Drawer({ loaderData }: Route.ComponentProps) {
   const file = useRef<HTMLInputElement>(null);
   const [find, setFind] = useState("");
   const shown = held.filter((h) => matches(`${lotWords(h.lot)} ${h.lot.material} ${h.place} ${h.note}`, find));
+  const from = (useLocation().state as { from?: unknown } | null)?.from;
   const worth = held.reduce((s, h) => s + (h.price ?? 0) * h.count, 0);
   return (
     <div className="flex h-screen overflow-hidden">
       <StageLine />
       <main id="main" className="min-w-0 flex-1 overflow-auto px-8 py-5">
         <div className="flex flex-wrap items-center gap-3">
-          <h1 className="head mr-auto text-[29px]">Drawer</h1>
+          <h1 className="head text-[29px]">Drawer</h1>
+          <span className="mr-auto">
+            {typeof from === "string" && from.startsWith("/jobs/") && (
+              <Link className="link" to={from}>
+                ← Back to the job
+              </Link>
+            )}
+          </span>
           <input
             className="field !w-56"
             placeholder="Find by name, size, place"
