@@ -30,8 +30,8 @@ test("the policy lets everything of Cardo's own run, and nothing is asked of the
   await page.getByRole("tab", { name: "Stick layout" }).click();
   await expect(page.getByText(/\d+ sticks?/).first()).toBeVisible();
   const list = page.waitForEvent("download");
-  await page.getByRole("button", { name: "Cut list (PDF)" }).click();
-  expect((await list).suggestedFilename()).toBe("Cut list.pdf");
+  await page.getByRole("button", { name: "Stick layout (PDF)" }).click();
+  expect((await list).suggestedFilename()).toBe("Stick layout.pdf");
   await stage(page, "Jigs");
   const jigs = page.waitForEvent("download");
   await page.getByRole("button", { name: "Print jigs (PDF)" }).click();
