@@ -2,6 +2,7 @@ import { expect, test, type Page } from "@playwright/test";
 import type Axe from "axe-core";
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
+import { ready } from "./framed";
 
 const RULES = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"];
 // evaluated, not added to the page: the pages' own content policy refuses scripts that are not Cardo's
@@ -81,7 +82,7 @@ for (const job of [
     await page.goto("/");
     const link = page.getByRole("link", { name: `Open ${job}`, exact: true }).first();
     await link.click();
-    await page.getByRole("link", { name: /^Bench/ }).waitFor();
+    await ready(page);
     const found: string[] = [];
     for (const stage of STAGES) {
       await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: new RegExp(`^${stage}`) }).click(); // prettier-ignore

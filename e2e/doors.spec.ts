@@ -1,3 +1,4 @@
+import { stage } from "./framed";
 import { expect, test, type Page } from "@playwright/test";
 import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
@@ -15,8 +16,6 @@ async function watch(page: Page): Promise<string[]> {
   page.on("request", (r) => !/^(http:\/\/127\.0\.0\.1:|data:|blob:)/.test(r.url()) && refused.push(r.url()));
   return refused;
 }
-const stage = (page: Page, name: string) =>
-  page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: new RegExp(`^${name}`) }).click(); // prettier-ignore
 
 test("the policy lets everything of Cardo's own run, and nothing is asked of the outside", async ({ page }) => {
   const refused = await watch(page);

@@ -13,11 +13,19 @@ export async function framed(page: Page, name: string, start: string): Promise<v
   await page.getByRole("tab", { name: "Parameters" }).click();
   await page.getByRole("button", { name: "Unfold all" }).click();
 }
-export const stage = (page: Page, name: string) =>
-  page
+/** Waits until the page of a job is itself: what is pressed while it is still the picture that stands for it can be lost. */
+export async function ready(page: Page): Promise<void> {
+  await page.waitForURL(/\/jobs\/[^/]+\/\w+/);
+  await page.locator("main[aria-label]").waitFor();
+}
+/** Goes to a stage of the job that is open. */
+export async function stage(page: Page, name: string): Promise<void> {
+  await ready(page);
+  await page
     .getByRole("navigation", { name: "Stages" })
     .getByRole("link", { name: new RegExp(`^${name}`) })
     .click();
+}
 export async function printed(page: Page): Promise<string> {
   const download = page.waitForEvent("download");
   await page.getByRole("button", { name: "Print jigs (PDF)" }).click();
