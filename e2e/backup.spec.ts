@@ -1,3 +1,4 @@
+import { stage } from "./framed";
 import { expect, test } from "@playwright/test";
 import { spawn } from "node:child_process";
 import { cpSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from "node:fs";
@@ -50,7 +51,7 @@ test("everything is backed up and restored from the Shelf: what came between is 
     expect(readdirSync(data)).toContain("cardo.before-restore-1.sqlite");
     // its drawings are there, tiles and all
     await page.getByRole("link", { name: "Open Gulch trestle" }).first().click();
-    await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /^Drawings/ }).click(); // prettier-ignore
+    await stage(page, "Drawings");
     await expect(page.getByRole("region", { name: /^Drawing / })).toBeVisible();
   } finally {
     server.kill();

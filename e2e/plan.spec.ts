@@ -1,15 +1,13 @@
 import { expect, test } from "@playwright/test";
 import type { JobDoc } from "../core/job";
+import { stage } from "./framed";
 
 test("the plan of the spot: a shed is dragged against the house, turned, typed elsewhere, and what stands in the way is told", async ({
   page,
 }) => {
   await page.goto("/");
   await page.getByRole("link", { name: "Open Section houses", exact: true }).first().click();
-  await page
-    .getByRole("navigation", { name: "Stages" })
-    .getByRole("link", { name: /^Brief/ })
-    .click();
+  await stage(page, "Brief");
   await page.getByRole("tab", { name: "Plan of the spot" }).click();
   await expect(page.getByText(/3 of 3 placed/)).toBeVisible();
   const id = /jobs\/([^/]+)/.exec(page.url())![1]!;

@@ -1,9 +1,11 @@
+import { ready } from "./framed";
 import { expect, test, type Page } from "@playwright/test";
 import { readFileSync } from "node:fs";
 
 const open = async (page: Page, name: string): Promise<void> => {
   await page.goto("/");
   await page.getByRole("link", { name: `Open ${name}`, exact: true }).click();
+  await ready(page);
   await page.getByRole("link", { name: "Framing" }).first().click();
 };
 
