@@ -90,6 +90,9 @@ describe("lines of a sheet", () => {
     expect(firstLine(lined("y", 2, [1]), 1)).toBe(4);
     expect(() => firstLine(lined("y", 3, [0]), 0)).toThrow("across");
   });
+  it("that are on the sheet's but for rounding are on them: the part is not moved on by a whole pitch", () => {
+    for (const first of [1e-9, 8 - 1e-9, 16]) expect(last(problem([lined("x", first, [0])])).sheets[0]!.placed[0]!.at[0]).toBeCloseTo(0, 6); // prettier-ignore
+  });
   it("can make a part too large that would fit without them", () => {
     const wide = part("A", 1, box(98, 10), { turns: [0], lines: { across: "x", pitch: 8, first: 3 } });
     expect(all(problem([wide]))[0]!.status).toBe("too large");
