@@ -89,7 +89,7 @@ test("sheets: a house laid on its sheets by score and snap, then freely; cuts in
   );
   expect(words(await saved(page, "Shopping list (PDF)"))).toMatch(/Together \d+\.\d\d, with 10 % to spare/);
   const csv = readFileSync(await saved(page, "As CSV"), "utf8");
-  expect(csv).toMatch(/^\uFEFFWhat,Pieces together,In the drawer,To buy,Packs,Price,Left after the build\r\n/);
+  expect(csv).toMatch(/^\uFEFFWhat,Pieces together,On hand,To buy,Packs,Price,Left after the build\r\n/);
   await page.getByRole("tab", { name: "Cut list" }).click();
   await page.getByText("Labels for trays").click();
   expect(words(await saved(page, "Labels (PDF)"))).toMatch(/FS1/);

@@ -20,8 +20,8 @@ export interface PlannedCut {
 /** One stick of stock with its cuts, in order; `offcut` is what is left at its end after the last kerf. */
 export interface PlannedStick {
   readonly length: Model;
-  /** It comes out of the drawer. */
-  readonly drawer: boolean;
+  /** The length of stock that it is one of. */
+  readonly from: StockLength;
   readonly cuts: readonly PlannedCut[];
   readonly offcut: Model;
 }
@@ -125,7 +125,7 @@ export function itemPlanOf(
       });
       return {
         length: model(length),
-        drawer: lengths[l.stock]!.drawer === true,
+        from: lengths[l.stock]!,
         cuts,
         offcut: model(Math.max(0, length - at)),
       };

@@ -58,7 +58,7 @@ describe("cutting", () => {
         allowance: 0,
       });
       expect(
-        p.sticks.map((s) => [s.length, s.drawer]),
+        p.sticks.map((s) => [s.length, s.from.drawer]),
         String(cost),
       ).toEqual([[120, true]]);
     }

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { planItem, type StockLength } from "../cutting";
 import { nestings, type NestProblem } from "../nesting";
 import { sheetOf, stickBy } from "./drawer.fixture";
-import { bought, runningWords, sheetLot, shoppingList, simulatedPrices, stickLot, type Wanted } from ".";
+import { bought, runningWords, sheetLot, shoppingList, simulatedPrices, stickLot, unplanned, type Wanted } from ".";
 
 const item = stickBy("metric/1x2");
 const pieces = (length: number, n: number) => Array.from({ length: n }, (_, i) => ({ mark: "A", stick: `a${i}`, length: length as never })); // prettier-ignore
@@ -16,15 +16,31 @@ describe("a shopping list", () => {
       { length: 330, count: null, cost: 330 },
     ]);
     const list = shoppingList([{ item, plan: p }], [], 20);
-    expect(list.map((w) => [w.lot.length, w.drawer, w.buy, w.running])).toEqual([[130, 1, 0, 120], [330, 0, 1, 300]]); // prettier-ignore
+    expect(list.map((w) => [w.lot.length, w.had, w.buy, w.running])).toEqual([[130, 1, 0, 120], [330, 0, 1, 300]]); // prettier-ignore
     // five of 60 leave 30 of the bought one
     expect(list[1]!.left.map((l) => l.length)).toEqual([30]);
     expect(shoppingList([{ item, plan: p }], [], 31)[1]!.left).toEqual([]);
     expect(runningWords(list[1]!, "mm")).toBe("0.30 m");
     expect(runningWords(list[1]!, "in")).toBe("11.8 in");
   });
+  it("does not buy what is counted for the job itself, though it lies in no drawer", async () => {
+    const p = await plan(
+      [
+        { length: 330, count: 2, cost: 1 },
+        { length: 1000, count: null, cost: 1000 },
+      ],
+      3,
+    );
+    expect(shoppingList([{ item, plan: p }], [], 20).map((w) => [w.lot.length, w.had, w.buy, w.fresh])).toEqual([[330, 1, 0, 0]]); // prettier-ignore
+  });
+  it("says what it lacks: sections and sheets that no layout was found for", async () => {
+    const long = await plan([{ length: 50, count: null, cost: 50 }]);
+    const few = await plan([{ length: 130, count: 1, cost: 1 }]);
+    const good = await plan([{ length: 330, count: null, cost: 330 }]);
+    expect(unplanned([long, few, good], [{ name: "Card", result: { status: "too large", parts: [0] } }])).toEqual([long.name, few.name, "Card"]); // prettier-ignore
+  });
   it("counts whole packs, with some to spare, and tells what is over", () => {
-    const w: Wanted = { lot: stickLot(item, 330), drawer: 0, buy: 11, running: 3600, fresh: 3600, left: [] };
+    const w: Wanted = { lot: stickLot(item, 330), had: 0, buy: 11, running: 3600, fresh: 3600, left: [] };
     // 3,600 and 10 % of it are 3,960 mm: 12 sticks; 20 % are 4,320: 14 (13.09)
     expect(bought(w, { pack: 6, price: 2.5 }, 20)).toEqual({ packs: 3, count: 14, over: 7, cost: 7.5 });
     expect(bought(w, { pack: 6, price: 2.5 }, 10)).toEqual({ packs: 2, count: 12, over: 1, cost: 5 });
@@ -50,7 +66,7 @@ describe("a shopping list", () => {
     };
     const result = [...nestings(problem)].at(-1)!;
     const list = shoppingList([], [{ item: sheet, problem, result }], 30);
-    expect(list.map((w) => [w.lot.width, w.drawer, w.buy, w.running])).toEqual([[60, 1, 0, 3000], [100, 0, 1, 3000]]); // prettier-ignore
+    expect(list.map((w) => [w.lot.width, w.had, w.buy, w.running])).toEqual([[60, 1, 0, 3000], [100, 0, 1, 3000]]); // prettier-ignore
     expect(list[1]!.left[0]).toMatchObject({ form: "sheet" });
     expect(list[1]!.left.reduce((s, l) => s + l.width * l.length, 0)).toBe(100 * 100 - 3000);
     expect(runningWords(list[0]!, "mm")).toBe("30.0 cm²");

@@ -1,7 +1,8 @@
 import type { ItemPlan } from "../cutting";
 import type { NestProblem, NestResult } from "../nesting";
 import type { SheetItem, StockItem } from "../lumber";
-import { sheetLot, stickLot, lotKey, type Lot } from "./lot";
+import { model, printModel, type Units } from "../units";
+import { lotKey, lotWords, sheetLot, stickLot, type Lot } from "./lot";
 
 /** What a shop asks for a lot: it is sold in packs of so many, at so much a pack. */
 export interface Quote {
@@ -15,8 +16,8 @@ export interface PriceService {
 /** One thing of a shopping list. Lengths in model mm. */
 export interface Wanted {
   readonly lot: Lot;
-  /** How many the plans take, out of the drawer and new. */
-  readonly drawer: number;
+  /** How many the plans take of what there is, in the drawer or counted for the job, and new. */
+  readonly had: number;
   readonly buy: number;
   /** Of sticks how long all pieces are together, with kerf and allowance; of sheets how large, mm². */
   readonly running: number;
@@ -26,44 +27,44 @@ export interface Wanted {
   readonly left: readonly Lot[];
 }
 
-/** What the plans of a job need, what of it lies in the drawer, and what has to be bought; by size, sticks before sheets. `least` mm is the least offcut worth telling of. */
+/** What the plans of a job need, what of it there is, and what has to be bought; by size, sticks before sheets. `least` mm is the least offcut worth telling of. */
 export function shoppingList(
   sticks: readonly { readonly item: StockItem; readonly plan: ItemPlan }[],
   sheets: readonly { readonly item: SheetItem; readonly problem: NestProblem; readonly result: NestResult }[],
   least: number,
 ): Wanted[] {
-  const all = new Map<string, { lot: Lot; drawer: number; buy: number; running: number; fresh: number; left: Lot[] }>();
+  const all = new Map<string, { lot: Lot; had: number; buy: number; running: number; fresh: number; left: Lot[] }>();
   const at = (lot: Lot) => {
     const key = lotKey(lot);
-    const known = all.get(key) ?? { lot, drawer: 0, buy: 0, running: 0, fresh: 0, left: [] };
+    const known = all.get(key) ?? { lot, had: 0, buy: 0, running: 0, fresh: 0, left: [] };
     all.set(key, known);
     return known;
   };
   for (const { item, plan } of sticks)
     for (const s of plan.sticks) {
       const row = at(stickLot(item, s.length));
-      if (s.drawer) row.drawer++;
+      if (s.from.count !== null) row.had++;
       else {
         row.buy++;
         if (s.offcut >= least) row.left.push({ ...row.lot, length: s.offcut });
       }
       const long = s.cuts.reduce((sum, c) => sum + c.length, 0);
       row.running += long;
-      if (!s.drawer) row.fresh += long;
+      if (s.from.count === null) row.fresh += long;
     }
   for (const { item, problem, result } of sheets) {
     if (result.status !== "planned") continue;
     for (const s of result.sheets) {
       const size = problem.sizes[s.size]!;
       const row = at(sheetLot(item, size.wide, size.long));
-      if (size.drawer) row.drawer++;
+      if (size.count !== null) row.had++;
       else {
         row.buy++;
         for (const r of s.left) if (Math.min(r.wide, r.high) >= least) row.left.push({ ...row.lot, width: r.wide, length: r.high }); // prettier-ignore
       }
       const net = s.placed.reduce((sum, x) => sum + areaOf(problem.parts[x.part]!.outline), 0);
       row.running += net;
-      if (!size.drawer) row.fresh += net;
+      if (size.count === null) row.fresh += net;
     }
   }
   return [...all.values()].map((w) => ({ ...w, left: w.left.sort((a, b) => sizeOf(b) - sizeOf(a)) }));
@@ -92,3 +93,43 @@ export function runningWords(w: Wanted, unit: "mm" | "in" | "64ths"): string {
   if (w.lot.form === "sheet") return unit === "mm" ? `${(w.running / 100).toFixed(1)} cm²` : `${(w.running / 645.16).toFixed(1)} sq in`; // prettier-ignore
   return unit === "mm" ? `${(w.running / 1000).toFixed(2)} m` : `${(w.running / 25.4).toFixed(1)} in`;
 }
+
+export const SHOPPING_COLUMNS = ["What", "Pieces together", "On hand", "To buy", "Packs", "Price", "Left after the build"] as const; // prettier-ignore
+/** A shopping list in words, a row of cells for each thing, as screen, paper and table show it; lengths in the unit that is given. */
+export function shoppingRows(
+  wanted: readonly Wanted[],
+  quotes: readonly (Quote | undefined)[],
+  spare: number,
+  unit: Units["model"],
+): string[][] {
+  const M = (mm: number): string => printModel(model(mm), unit, 1);
+  return wanted.map((w, i) => {
+    const b = bought(w, quotes[i], spare);
+    const pack = quotes[i]?.pack ?? 1;
+    const [offcut] = w.left;
+    const offcuts = offcut && `${w.left.length} ${w.left.length === 1 ? "offcut" : "offcuts"} up to ${offcut.form === "sheet" ? `${M(offcut.width)} × ${M(offcut.length)}` : M(offcut.length)}`; // prettier-ignore
+    return [
+      lotWords(w.lot, M),
+      runningWords(w, unit),
+      w.had > 0 ? String(w.had) : "",
+      b.count > 0 ? String(b.count) : "",
+      b.count === 0 ? "" : pack > 1 ? `${b.packs} of ${pack}` : String(b.packs),
+      b.count === 0 || b.cost === undefined ? "" : b.cost.toFixed(2),
+      [b.over > 0 && w.buy > 0 ? `${b.over} over` : "", offcuts ?? ""].filter(Boolean).join("; "),
+    ];
+  });
+}
+/** What a list costs together; 0 where nobody named a price. */
+export const shoppingTotal = (
+  wanted: readonly Wanted[],
+  quotes: readonly (Quote | undefined)[],
+  spare: number,
+): number => wanted.reduce((s, w, i) => s + (bought(w, quotes[i], spare).cost ?? 0), 0);
+/** Names of what no layout was found for, and that a list made of the layouts lacks. */
+export const unplanned = (
+  sticks: readonly ItemPlan[],
+  sheets: readonly { readonly name: string; readonly result: NestResult }[],
+): string[] => [
+  ...sticks.filter((p) => p.result.status === "too long" || p.result.status === "not enough stock").map((p) => p.name),
+  ...sheets.filter((s) => s.result.status !== "planned").map((s) => s.name),
+];

@@ -17,11 +17,10 @@ import {
   setUpPages,
   sheetPages,
   shoppingPages,
-  shoppingRows,
   stickPages,
   USUAL_LABELS,
 } from ".";
-import { shoppingList, simulatedPrices } from "../drawer";
+import { shoppingList, shoppingRows, simulatedPrices } from "../drawer";
 import { stockItem } from "../lumber";
 
 const design = (name: string, units?: Units): Design => {
@@ -172,20 +171,20 @@ describe("lists on paper", () => {
     const plans = await plansOf(d);
     const wanted = shoppingList(plans.map((plan) => ({ plan, item: stockItem(d.scale, plan.item)! })), [], 40); // prettier-ignore
     const quotes = await simulatedPrices.quote(wanted.map((w) => w.lot));
-    const rows = shoppingRows(d, wanted, quotes, 0);
+    const rows = shoppingRows(wanted, quotes, 0, "mm");
     expect(rows).toHaveLength(wanted.length);
     const caps = rows.find((r) => r[0]!.includes("12×14"))!;
     // one cap of 49 mm off a stick of 279.4
     expect(caps.slice(0, 5)).toEqual([
       "Scale lumber, HO 12×14, 279.4 mm long",
       "0.05 m",
-      "0",
+      "",
       "1",
       expect.stringMatching(/^1 of \d+$/),
     ]);
     expect(caps[6]).toMatch(/1 offcut up to 230\.4 mm$/);
     const said = words(shoppingPages(d, wanted, quotes, 0, "A4", "d")).join(" ");
     expect(said).toMatch(/Together \d+\.\d\d, with 0 % to spare and whole packs\./);
-    expect(words(shoppingPages(d, wanted.map((w) => ({ ...w, buy: 0, drawer: 1 })), quotes, 0, "A4", "d")).join(" ")).toMatch(/Nothing has to be bought\..*Out of the drawer/); // prettier-ignore
+    expect(words(shoppingPages(d, wanted.map((w) => ({ ...w, buy: 0, had: 1 })), quotes, 0, "A4", "d")).join(" ")).toMatch(/Nothing has to be bought\..*On hand/); // prettier-ignore
   });
 });

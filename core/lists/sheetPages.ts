@@ -31,10 +31,10 @@ export function sheetPages(
     return [
       { kind: "head", text: `${job.name}: ${parts} parts on ${n} ${n === 1 ? "sheet" : "sheets"}, ${gap || "no layout takes less"}` }, // prettier-ignore
       ...r.sheets.map((s, i): TableLine => {
-        const { wide, long } = job.problem.sizes[s.size]!;
+        const { wide, long, drawer } = job.problem.sizes[s.size]!;
         const [best] = [...s.left].sort((a, b) => b.wide * b.high - a.wide * a.high);
         const words = [
-          `Sheet ${i + 1}: ${M(wide)} × ${M(long)}, seen from its face${job.item?.texture ? ", its lines from left to right" : ""}.`,
+          `Sheet ${i + 1}: ${M(wide)} × ${M(long)}, seen from its face${job.item?.texture ? ", its lines from left to right" : ""}${drawer ? ", out of the drawer" : ""}.`,
           best ? `Left whole: ${M(best.wide)} × ${M(best.high)}.` : "",
           s.cuts.length > 0
             ? `Cuts from the upper left corner, each right across the piece in hand: ${s.cuts.map((c, k) => `${k + 1}. ${cutWordsOf(c, M)}`).join("; ")}.`

@@ -47,7 +47,7 @@ export function stickPages(d: Design, plans: readonly ItemPlan[], paper: PaperId
         ? [{ kind: "words" as const, text: `End cuts: ${angled.map((m) => `${m} ${endsOf(m)}`).join(" · ")}` }]
         : []),
       ...alike(plan.sticks).map(([s, numbers]): TableLine => {
-        const words = `${numbers.length > 1 ? `${numbers.length} sticks alike: ` : ""}${cutsOf(s, M)}; offcut ${M(s.offcut, 1)}`;
+        const words = `${numbers.length > 1 ? `${numbers.length} sticks alike: ` : ""}${cutsOf(s, M)}; offcut ${M(s.offcut, 1)}${s.from.drawer ? "; out of the drawer" : ""}`;
         // as wide as the page has room for beside the numbers
         const under = wrapped(words, PAPERS[paper][0] - 46, SMALL, "text");
         return {
@@ -65,7 +65,7 @@ export function stickPages(d: Design, plans: readonly ItemPlan[], paper: PaperId
 function alike(sticks: readonly PlannedStick[]): [PlannedStick, number[]][] {
   const groups = new Map<string, [PlannedStick, number[]]>();
   sticks.forEach((s, i) => {
-    const key = `${s.length}|${s.cuts.map((c) => c.mark).join(" ")}`;
+    const key = `${s.length}|${s.from.drawer ?? false}|${s.cuts.map((c) => c.mark).join(" ")}`;
     const own = groups.get(key);
     if (own) own[1].push(i + 1);
     else groups.set(key, [s, [i + 1]]);

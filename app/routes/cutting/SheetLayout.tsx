@@ -39,6 +39,7 @@ export function SheetLayout({
   const cut = useMemo(() => new Set(job.statuses.filter(serves).map((c) => c.stick)), [job.statuses]);
   const hand = useMemo<Hand>(() => ({ cut, selected: job.selected, drawer }), [cut, job.selected, drawer]);
   const { plans, seeking, fault, stop } = sheets;
+  if (!drawer) return <p className="text-lg">Looking into the drawer …</p>;
   if (plans.length === 0)
     return (
       <p className="text-lg">

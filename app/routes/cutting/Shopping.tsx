@@ -1,5 +1,13 @@
 import { useEffect, useMemo, useState } from "react";
-import { bought, lotWords, runningWords, shoppingList, type Quote, type Wanted } from "core/drawer";
+import {
+  SHOPPING_COLUMNS,
+  shoppingList,
+  shoppingRows,
+  shoppingTotal,
+  unplanned,
+  type Quote,
+  type Wanted,
+} from "core/drawer";
 import type { ItemPlan } from "core/cutting";
 import { stockItem } from "core/lumber";
 import { printNumber } from "core/units";
@@ -7,13 +15,14 @@ import { useJob } from "~/job/JobContext";
 import { post } from "~/job/post";
 import type { DrawerState } from "~/job/useDrawer";
 import type { ShownSheets } from "~/job/useSheetPlans";
-import { useUnits } from "~/job/units";
 import { TextField } from "~/ui/Fields";
 
 /** What the plans need and what of it has to be bought, with the prices that were asked for. */
 export interface ShoppingState {
   readonly wanted: readonly Wanted[];
   readonly quotes: readonly (Quote | undefined)[];
+  /** What has no layout, and is not in the list. */
+  readonly lacks: readonly string[];
   /** Nobody named prices. */
   readonly unpriced: boolean;
 }
@@ -47,7 +56,13 @@ export function useShopping(
     };
   }, [lots]);
   const quotes = known.lots === lots ? known.quotes : [];
-  return { wanted, quotes: wanted.map((_, i) => quotes[i] ?? undefined), unpriced: known.lots === lots && known.fault };
+  const lacks = open ? unplanned(plans, sheets.flatMap(({ job, result }) => (result ? [{ name: job.name, result }] : []))) : []; // prettier-ignore
+  return {
+    wanted,
+    lacks,
+    quotes: wanted.map((_, i) => quotes[i] ?? undefined),
+    unpriced: known.lots === lots && known.fault,
+  };
 }
 
 export function Shopping({
@@ -62,17 +77,19 @@ export function Shopping({
   seeking: boolean;
 }) {
   const { doc } = useJob();
-  const { M } = useUnits();
   const { wanted, quotes } = state;
-  const rows = wanted.map((w, i) => ({ w, q: quotes[i], b: bought(w, quotes[i], spare) }));
-  const total = rows.reduce((s, r) => s + (r.b.cost ?? 0), 0);
-  if (wanted.length === 0)
+  const rows = shoppingRows(wanted, quotes, spare, doc.brief.units.model);
+  const total = shoppingTotal(wanted, quotes, spare);
+  if (wanted.length === 0 && state.lacks.length === 0)
     return <p className="text-lg">{seeking ? "Being planned …" : "Nothing is needed any more: every piece is cut."}</p>;
   return (
     <>
       <p className="mb-3 text-[15px] text-ink-2">
-        What the stick and sheet layouts take: out of the drawer first, the rest to be bought.
+        What the stick and sheet layouts take: what there is first, the rest to be bought.
         {seeking && " Better layouts are looked for still; this can become less."}
+        {state.lacks.length > 0 && (
+          <b className="text-fault"> Not in the list, since no layout was found: {state.lacks.join(", ")}.</b>
+        )}
         {state.unpriced && " No prices: nobody answered."}
       </p>
       <div className="mb-3 w-56">
@@ -90,33 +107,24 @@ export function Shopping({
       <table className="list text-[15px]">
         <thead>
           <tr>
-            <th>What</th>
-            <th className="num">Pieces together</th>
-            <th className="num">In the drawer</th>
-            <th className="num">To buy</th>
-            <th className="num">Packs</th>
-            <th className="num">Price</th>
-            <th>Left after the build</th>
+            {SHOPPING_COLUMNS.map((c, i) => (
+              <th key={c} className={i > 0 && i < 6 ? "num" : undefined}>
+                {c}
+              </th>
+            ))}
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ w, q, b }) => (
-            <tr key={lotWords(w.lot)}>
-              <td>{lotWords(w.lot, (mm) => M(mm))}</td>
-              <td className="num">{runningWords(w, doc.brief.units.model)}</td>
-              <td className="num">{w.drawer || ""}</td>
-              <td className="num font-semibold">{b.count || ""}</td>
-              <td className="num">{b.count === 0 ? "" : (q?.pack ?? 1) > 1 ? `${b.packs} of ${q!.pack}` : b.packs}</td>
-              <td className="num">{b.count === 0 || b.cost === undefined ? "" : printNumber(b.cost, 2)}</td>
-              <td>
-                {b.over > 0 && w.buy > 0 && <span className="block">{b.over} over</span>}
-                {w.left[0] && (
-                  <span className="block text-ink-2">
-                    {w.left.length} {w.left.length === 1 ? "offcut" : "offcuts"} up to{" "}
-                    {w.lot.form === "sheet" ? `${M(w.left[0].width)} × ${M(w.left[0].length)}` : M(w.left[0].length)}
-                  </span>
-                )}
-              </td>
+          {rows.map((cells) => (
+            <tr key={cells[0]}>
+              {cells.map((c, i) => (
+                <td
+                  key={SHOPPING_COLUMNS[i]}
+                  className={`${i > 0 && i < 6 ? "num" : ""} ${i === 3 ? "font-semibold" : ""}`}
+                >
+                  {c}
+                </td>
+              ))}
             </tr>
           ))}
         </tbody>

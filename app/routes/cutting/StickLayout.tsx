@@ -53,7 +53,8 @@ export function StickLayout({ plan, drawer }: { plan: ReturnType<typeof usePlan>
         )
       )}
       {fault && <p className="text-fault">{fault}</p>}
-      {plans.length === 0 && <p className="text-lg">Every piece is cut. What was cut is under Bench.</p>}
+      {plans.length === 0 && !drawer && <p className="text-lg">Looking into the drawer …</p>}
+      {plans.length === 0 && drawer && <p className="text-lg">Every piece is cut. What was cut is under Bench.</p>}
       {plans.map((p) => p && <Item key={p.plan.item} plan={p.plan} seeking={p.seeking} pieces={pieces} />)}
     </div>
   );
@@ -80,7 +81,7 @@ const Item = memo(function Item({ plan, seeking, pieces }: { plan: ItemPlan; see
   const total = plan.sticks.reduce((s, x) => s + x.length, 0);
   const used = plan.sticks.reduce((s, x) => s + x.cuts.reduce((t, c) => t + c.length, 0), 0);
   const longest = Math.max(...plan.sticks.map((s) => s.length));
-  const had = plan.sticks.filter((s) => s.drawer).length;
+  const had = plan.sticks.filter((s) => s.from.drawer).length;
   const costed = plan.lengths.some((l) => !l.drawer && l.cost !== Math.round(l.length));
   return (
     // what is out of sight is not laid out
@@ -99,7 +100,10 @@ const Item = memo(function Item({ plan, seeking, pieces }: { plan: ItemPlan; see
           </b>
         )}{" "}
         {plan.lengths.some((l) => l.drawer) ? (
-          <>To be bought: {M(total - plan.sticks.reduce((t, x) => t + (x.drawer ? x.length : 0), 0), 0)} of stock. </>
+          <>
+            To be bought: {M(total - plan.sticks.reduce((t, x) => t + (x.from.drawer ? x.length : 0), 0), 0)} of
+            stock.{" "}
+          </>
         ) : (
           <>
             The bound is {costed ? printNumber(r.lowerBound, 2) : M(r.lowerBound, 0)}
@@ -156,7 +160,7 @@ function Stick({
   return (
     <li className={`flex items-center gap-3 ${done ? "opacity-60" : ""}`}>
       <span className="head w-7 text-right text-[16px]">{n}</span>
-      {stick.drawer && <span className="sr-only">out of the drawer</span>}
+      {stick.from.drawer && <span className="sr-only">out of the drawer</span>}
       <svg
         viewBox={`0 0 ${W} 46`}
         className="block min-w-0 flex-1"
@@ -169,7 +173,7 @@ function Stick({
           width={stick.length * k - 1}
           height={22}
           fill="var(--shade)"
-          stroke={stick.drawer ? "var(--verdigris)" : "var(--edge)"}
+          stroke={stick.from.drawer ? "var(--verdigris)" : "var(--edge)"}
           strokeDasharray="5 3"
         />
         {stick.cuts.map((c) => {
@@ -228,7 +232,7 @@ function Stick({
                 moveOfStick(
                   pieces.drawer?.held ?? [],
                   stockItem(job.design.scale, item)!,
-                  { ...stick, sticks },
+                  { ...stick, drawer: stick.from.drawer === true, sticks },
                   pieces.drawer?.least ?? Infinity,
                 ),
               ])

@@ -212,7 +212,7 @@ describe("the cut list on its screen", () => {
     await job.user.click(screen.getByRole("tab", { name: "To buy" }));
     await waitFor(() =>
       expect(job.words()).toMatch(
-        /Scale lumber, HO 12×14, 279\.4 mm long 0\.05 m 1 1 of \d+ \d+\.\d\d \d+ over 1 offcut up to 230\.4 mm/,
+        /Scale lumber, HO 12×14, 279\.4 mm long 0\.05 m 1 1 of \d+ \d+\.\d\d \d+ over; 1 offcut up to 230\.4 mm/,
       ),
     );
     expect(job.words()).toMatch(/Together \d+\.\d\d/);

@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import { toast } from "sonner";
+import { SHOPPING_COLUMNS, shoppingRows } from "core/drawer";
 import { PAPERS, type PagePlan, type PaperId } from "core/drawing";
 import type * as Lists from "core/lists";
 import { Ticket } from "~/board/Ticket";
@@ -37,7 +38,10 @@ export default function Cutting() {
   const [tab, setTab] = useState<keyof typeof TABS>("list");
   const drawer = useDrawer();
   const plan = usePlan(drawer?.held);
-  const sheets = useSheetPlans(drawer?.held);
+  // laid out once they are asked for, and kept from then on
+  const [sheetsAsked, askSheets] = useState(false);
+  if (!sheetsAsked && (tab === "sheets" || tab === "buy")) askSheets(true);
+  const sheets = useSheetPlans(sheetsAsked ? drawer?.held : undefined);
   const { cutting, brief } = job.doc;
   const small =
     (what: "kerf" | "allowance", label: string, most: number) =>
@@ -84,9 +88,8 @@ export default function Cutting() {
   const printSettings = (): Promise<void> =>
     print("Set-ups", (l) => l.setUpPages(job.design, settings, paper, today()));
   const saveShopping = async (): Promise<void> => {
-    const lists = await import("core/lists");
-    const rows = lists.shoppingRows(job.design, shopping.wanted, shopping.quotes, spare);
-    await saveTable("shopping list", lists.SHOPPING_COLUMNS, rows);
+    const rows = shoppingRows(shopping.wanted, shopping.quotes, spare, brief.units.model);
+    await saveTable("shopping list", SHOPPING_COLUMNS, rows);
   };
   return (
     <div className="stage flex h-full">
