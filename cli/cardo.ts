@@ -233,59 +233,18 @@ program
   .option("--apart <mm>", "left between parts, mm")
   .option("--edge <mm>", "left along the edges of a sheet, mm")
   .action(async (job: string, o: { by?: string; apart?: string; edge?: string }) => {
-    const { sheetJobs, USUAL_CUTTING } = await import("../core/jigs/sheetParts");
-    const { sheetPlanFaults } = await import("../core/checks/sheetPlan");
-    const { nestings, usedPercent } = await import("../core/nesting");
     const { design, issues } = await readDesign(job);
-    if (o.by !== undefined && o.by !== "snap" && o.by !== "free") throw new BadInput(`Cut by “${o.by}” is not known; choose snap or free.`); // prettier-ignore
-    const said = design.doc.sheetCutting ?? USUAL_CUTTING;
-    const length = (text: string | undefined, own: number, most: number, name: string): number => {
-      const mm = text === undefined ? own : Number(text);
-      if (!(mm >= 0 && mm <= most)) throw new BadInput(`${name} “${text}” is no length in mm from 0 to ${most}.`);
-      return mm;
-    };
-    const how = { by: o.by ?? said.by, apart: length(o.apart, said.apart, 20, "Apart"), edge: length(o.edge, said.edge, 50, "Edge") }; // prettier-ignore
-    const { cutStatuses, serves } = await import("../core/job");
-    const done = new Set(cutStatuses(sound(design), issues).filter(serves).map((s) => s.stick)); // prettier-ignore
-    const sheets = sheetJobs(design, done).map(({ stock, name, problem: own }) => {
-      const problem = { ...own, ...how };
-      const result = [...nestings(problem)].at(-1)!;
-      const marks = (parts: readonly number[]): string[] => parts.map((i) => problem.parts[i]!.mark);
-      if (result.status !== "planned") return { stock, name, status: result.status, marks: marks(result.status === "too large" ? result.parts : result.left) }; // prettier-ignore
-      const faults = sheetPlanFaults(problem, result.sheets);
-      if (faults.length > 0) throw new Error(faults.join(" "));
-      return {
-        stock,
-        name,
-        status: result.status,
-        used_percent: Number(usedPercent(problem, result).toFixed(1)),
-        sheets: result.sheets.map((s) => ({
-          wide: problem.sizes[s.size]!.wide,
-          long: problem.sizes[s.size]!.long,
-          parts: s.placed.map((p) => ({ mark: problem.parts[p.part]!.mark, stick: p.stick, quarter_turns: p.turn, at: p.at.map(thousandth) })), // prettier-ignore
-          cuts: s.cuts.map((c) => ({ along: c.along, at: thousandth(c.at), from: thousandth(c.from), to: thousandth(c.to) })), // prettier-ignore
-          left: s.left.map((r) => [r.x, r.y, r.wide, r.high].map(thousandth)),
-        })),
-      };
-    });
-    print({ ...how, sheets });
-    if (sheets.some((s) => s.status !== "planned")) process.exitCode = CANNOT;
+    const report = (await import("./cutting")).sheetReport(sound(design), issues, o);
+    print(report);
+    if (report.sheets.some((s) => s.status !== "planned")) process.exitCode = CANNOT;
   });
+
 program
   .command("setups <job>")
   .description("settings of the stop, longest first: what comes off each, and how it is cut")
   .action(async (job: string) => {
-    const { setUps } = await import("../core/cutting");
-    const { setUpWords } = await import("../core/job");
-    const { printMm, model } = await import("../core/units");
     const { design } = await readDesign(job);
-    const told = (mm: number): string => printMm(model(mm), 2);
-    print({
-      setups: setUps(sound(design).pieces, design.doc.cutting.allowance).map((s) => {
-        const words = setUpWords(design, s, told);
-        return { stop_mm: thousandth(s.length), cuts: words.cuts, pieces: words.pieces, ...(words.how ? { how: words.how } : {}) }; // prettier-ignore
-      }),
-    });
+    print((await import("./cutting")).setUpReport(sound(design)));
   });
 
 program
@@ -294,31 +253,13 @@ program
   .requiredOption("--out <dir>", "folder to write into")
   .option("--set <figures>", "figures that are not the usual ones: length=35,wide=2.3", "")
   .option("--kerf <mm>", "what the cutter takes away, mm", "0")
-  .action(async (id: string, o: { out: string; set: string; kerf: string }) => {
-    const { makeJig, platesFile, solidOf, usualValues, WORKSHOP, workshopKind } = await import("../core/workshop");
-    const { stlBytes } = await import("../core/drawing/stl");
-    const kind = workshopKind(id);
-    if (!kind) throw new BadInput(`Jig “${id}” is not known; choose ${WORKSHOP.map((k) => k.id).join(", ")}.`);
-    const values: Record<string, number> = { ...usualValues(kind) };
-    for (const pair of o.set.split(",").filter(Boolean)) {
-      const [name, text] = pair.split("=");
-      if (!kind.fields.some((f) => f.id === name) || text === undefined) throw new BadInput(`“${pair}” is no figure of this jig; its figures are ${kind.fields.map((f) => `${f.id} (${f.label})`).join(", ")}.`); // prettier-ignore
-      values[name!] = Number(text);
-    }
-    try {
-      const made = makeJig(kind, values);
-      const kerf = Number(o.kerf);
-      const files = { [`${id}.svg`]: platesFile(made, kerf, "svg", kind.name), [`${id}.dxf`]: platesFile(made, kerf, "dxf", kind.name), [`${id}.stl`]: stlBytes(solidOf(made.solid), kind.name) }; // prettier-ignore
-      const { makeFolder } = await import("../app/data/folder.server");
-      onto(o.out, () => makeFolder(resolve(o.out)));
-      for (const [name, data] of Object.entries(files)) onto(join(o.out, name), () => writeFileSync(join(o.out, name), data)); // prettier-ignore
-      print({ jig: kind.name, use: kind.use, figures: values, says: made.words, written: Object.keys(files) });
-    } catch (e) {
-      if (e instanceof RangeError) throw new BadInput(e.message);
-      throw e;
-    }
+  .action(async (kind: string, o: { out: string; set: string; kerf: string }) => {
+    const { files, ...report } = (await import("./cutting")).jigReport(kind, o.set, o.kerf);
+    const { makeFolder } = await import("../app/data/folder.server");
+    onto(o.out, () => makeFolder(resolve(o.out)));
+    for (const [name, data] of Object.entries(files)) onto(join(o.out, name), () => writeFileSync(join(o.out, name), data)); // prettier-ignore
+    print({ ...report, written: Object.keys(files) });
   });
-const thousandth = (mm: number): number => Number(mm.toFixed(3));
 
 program
   .command("cutter <job>")

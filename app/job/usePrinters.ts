@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Printer } from "core/drawing";
+import { recallJson, remember } from "~/ui/remembered";
 
 const KEY = "cardo-printers";
 interface Kept {
@@ -9,13 +10,9 @@ interface Kept {
 }
 /** The printers that this browser knows. */
 function known(): Kept {
-  try {
-    const read = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Kept>;
-    const good = (read.printers ?? []).filter((p) => typeof p.name === "string" && p.across > 0.9 && p.across < 1.1 && p.up > 0.9 && p.up < 1.1); // prettier-ignore
-    return { printers: good, on: good.some((p) => p.name === read.on) ? read.on! : "" };
-  } catch {
-    return { printers: [], on: "" };
-  }
+  const read = (recallJson(KEY) ?? {}) as Partial<Kept>;
+  const good = (Array.isArray(read.printers) ? read.printers : []).filter((p) => typeof p.name === "string" && p.across > 0.9 && p.across < 1.1 && p.up > 0.9 && p.up < 1.1); // prettier-ignore
+  return { printers: good, on: good.some((p) => p.name === read.on) ? read.on! : "" };
 }
 /** What pages are corrected by when they are printed now; nothing where no printer is chosen. */
 export function correctionNow(): { readonly correct?: { readonly across: number; readonly up: number } } {
@@ -30,11 +27,7 @@ export function usePrinters(): readonly [Kept, (k: Kept) => void] {
     kept,
     (k) => {
       setKept(k);
-      try {
-        localStorage.setItem(KEY, JSON.stringify(k));
-      } catch {
-        // no storage: it lasts as long as the page
-      }
+      remember(KEY, JSON.stringify(k));
     },
   ];
 }

@@ -4,18 +4,15 @@ import type { PaperId } from "core/drawing";
 import type { LabelGrid } from "core/lists";
 import { useJob } from "~/job/JobContext";
 import { TextField } from "~/ui/Fields";
+import { recallJson, remember } from "~/ui/remembered";
 
 const KEY = "cardo-labels";
 /** As core/lists has it: told here again, so that lists are not fetched for a form. */
 type Grid = LabelGrid & { readonly skip: number };
 const USUAL: Grid = { across: 3, down: 8, left: 4, top: 12, gapAcross: 2, gapDown: 0, skip: 0 };
 function known(): Grid {
-  try {
-    const read = JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<Grid>;
-    return Object.fromEntries(Object.entries(USUAL).map(([k, v]) => [k, Number.isFinite(read[k as keyof Grid]) ? read[k as keyof Grid] : v])) as unknown as Grid; // prettier-ignore
-  } catch {
-    return USUAL;
-  }
+  const read = (recallJson(KEY) ?? {}) as Partial<Grid>;
+  return Object.fromEntries(Object.entries(USUAL).map(([k, v]) => [k, Number.isFinite(read[k as keyof Grid]) ? read[k as keyof Grid] : v])) as unknown as Grid; // prettier-ignore
 }
 const FIELDS: readonly (readonly [keyof Grid, string, number, number, boolean])[] = [
   ["across", "Labels across", 1, 10, true],
@@ -38,11 +35,7 @@ export function Labels({ paper }: { paper: PaperId }) {
       if (!(t.trim() !== "" && n >= least && n <= most && (!whole || Number.isInteger(n)))) return [`Read “${t}”; write ${whole ? "a whole number" : "mm"} from ${least} to ${most}.`]; // prettier-ignore
       const next = { ...grid, [k]: n };
       setGrid(next);
-      try {
-        localStorage.setItem(KEY, JSON.stringify(next));
-      } catch {
-        // no storage: it lasts as long as the page
-      }
+      remember(KEY, JSON.stringify(next));
     };
   const print = async (): Promise<void> => {
     try {

@@ -5,6 +5,7 @@ import { askDrafter } from "~/job/framer";
 import { useUnits } from "~/job/units";
 import { useAnswer } from "~/job/useAnswer";
 import { LengthField } from "~/ui/Fields";
+import { recall, remember } from "~/ui/remembered";
 
 // what reads a file and plays its cut is fetched when one is tried
 const TryCut = lazy(() => import("./TryCut").then((m) => ({ default: m.TryCut })));
@@ -13,12 +14,8 @@ const MOST = 3;
 const KEY = "cardo-cutter-kerf";
 /** What the cutter takes away, as this browser remembers it, model mm. */
 export const cutterKerf = (): number => {
-  try {
-    const kerf = Number(localStorage.getItem(KEY));
-    return kerf >= 0 && kerf <= MOST ? kerf : 0;
-  } catch {
-    return 0;
-  }
+  const kerf = Number(recall(KEY));
+  return kerf >= 0 && kerf <= MOST ? kerf : 0;
 };
 
 interface Props {
@@ -37,11 +34,7 @@ export function Cutter({ save, busy }: Props) {
   const keep = (mm: number): readonly string[] => {
     if (!(mm >= 0 && mm <= MOST)) return [`Read ${M(mm, 2)}; it may be from 0 to ${M(MOST)}.`];
     setKerf(mm);
-    try {
-      localStorage.setItem(KEY, String(mm));
-    } catch {
-      // no storage: it lasts as long as the page
-    }
+    remember(KEY, String(mm));
     return [];
   };
   return (
