@@ -5,6 +5,10 @@ const { page, close } = await openDemo(4192);
 const shot = async (name: string): Promise<void> => {
   await page.waitForLoadState("networkidle");
   await page.waitForTimeout(600);
+  // what says what was done is gone by the time one reads
+  await page.evaluate(() =>
+    document.querySelector<HTMLElement>("[data-sonner-toaster]")?.style.setProperty("display", "none"),
+  );
   await page.mouse.move(640, 300);
   await page.screenshot({ path: `docs/screenshots/${name}.png` });
 };

@@ -1,5 +1,5 @@
 import { areaPathsD, FillRule, intersectD } from "clipper2-ts";
-import { polygonArea, type Vec2 } from "../geometry";
+import { insideRing, polygonArea, type Vec2 } from "../geometry";
 import { grownBy } from "../geometry/grown";
 import { readDxf, readSvg, type SheetEntity } from "../sources";
 import type { CutReport, CutStep, Cutter, CutterBed } from "./cutter";
@@ -19,11 +19,6 @@ interface Line {
 }
 const long = (p: readonly Vec2[]): number =>
   p.slice(1).reduce((s, q, i) => s + Math.hypot(q[0] - p[i]![0], q[1] - p[i]![1]), 0);
-const inside = ([x, y]: Vec2, ring: readonly Vec2[]): boolean =>
-  ring.reduce((odd, [ax, ay], i) => {
-    const [bx, by] = ring[(i + 1) % ring.length]!;
-    return ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax) ? !odd : odd;
-  }, false);
 
 /** Lines of a file in mm, in their order; what is on a layer whose name begins with "cut" is cut through, all else that is a line is engraved. */
 function linesOf(file: string): Line[] {
@@ -50,7 +45,7 @@ function faultsOf(lines: readonly Line[], bed: CutterBed, size: readonly [number
   if (open > 0)
     said.push(`${open} ${open === 1 ? "contour is" : "contours are"} open: what is round them does not come free.`);
   const rings = cuts.filter((l) => l.closed && l.points.length > 2).map((l) => l.points);
-  const early = rings.filter((r, i) => rings.slice(0, i).some((o) => Math.abs(polygonArea(o)) > Math.abs(polygonArea(r)) && inside(r[0]!, o) && r.every((p) => inside(p, o)))).length; // prettier-ignore
+  const early = rings.filter((r, i) => rings.slice(0, i).some((o) => Math.abs(polygonArea(o)) > Math.abs(polygonArea(r)) && insideRing(r[0]!, o) && r.every((p) => insideRing(p, o)))).length; // prettier-ignore
   if (early > 0) said.push(`${early} inner ${early === 1 ? "contour is" : "contours are"} cut after what is round ${early === 1 ? "it" : "them"}: the part may have shifted by then.`); // prettier-ignore
   const edges = new Map<string, number>();
   for (const l of cuts)
@@ -120,7 +115,7 @@ export function leftByCut(
   kerf: number,
 ): { readonly outer: readonly (readonly Vec2[])[]; readonly holes: readonly (readonly Vec2[])[] } {
   const rings = report.steps.filter((s) => s.does === "cut").map((s) => s.points.slice(0, -1));
-  const depth = (r: readonly Vec2[]): number => rings.filter((o) => o !== r && Math.abs(polygonArea(o)) > Math.abs(polygonArea(r)) && inside(r[0]!, o)).length; // prettier-ignore
+  const depth = (r: readonly Vec2[]): number => rings.filter((o) => o !== r && Math.abs(polygonArea(o)) > Math.abs(polygonArea(r)) && insideRing(r[0]!, o)).length; // prettier-ignore
   const split = (odd: 0 | 1) => rings.filter((r) => depth(r) % 2 === odd);
   return {
     outer: split(0).flatMap((r) => grownBy(r, -kerf / 2)),

@@ -1,5 +1,5 @@
 import earcut from "earcut";
-import { cross, sub, type Vec3 } from "../geometry";
+import { cross, insideRing, sub, type Vec3 } from "../geometry";
 import { faceContours, toLocal, type Resolved } from "../frame";
 
 export type Triangle = readonly [Vec3, Vec3, Vec3];
@@ -55,7 +55,7 @@ const middle = (r: readonly Vec3[]): Vec3 => [r.reduce((x, p) => x + p[0], 0) / 
 export function capped(rings: readonly (readonly Vec3[])[], down: boolean): Triangle[] {
   const outer = rings.filter((r) => flatArea(r) > 0);
   return outer.flatMap((o) => {
-    const holes = rings.filter((r) => flatArea(r) < 0 && inside(r[0]!, o));
+    const holes = rings.filter((r) => flatArea(r) < 0 && insideRing(r[0]!, o));
     const corners = [o, ...holes].flat();
     const starts = holes.map((_, i) => [o, ...holes.slice(0, i)].reduce((n, r) => n + r.length, 0));
     const index = earcut(corners.flatMap((p) => [p[0], p[1]]), starts); // prettier-ignore
@@ -79,14 +79,6 @@ function parted(t: Triangle, corners: readonly Vec3[]): Triangle[] {
     if (on) return [...parted([a, on, c], corners), ...parted([on, b, c], corners)];
   }
   return [t];
-}
-function inside(p: Vec3, ring: readonly Vec3[]): boolean {
-  let odd = false;
-  ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length]!;
-    if (a[1] > p[1] !== b[1] > p[1] && p[0] < ((b[0] - a[0]) * (p[1] - a[1])) / (b[1] - a[1]) + a[0]) odd = !odd;
-  });
-  return odd;
 }
 
 /** A piece as a binary STL file, model mm; undefined where it is no closed surface. */

@@ -12,6 +12,19 @@ export function polygonArea(p: readonly Vec2[]): number {
   return s / 2;
 }
 
+/** Whether a point lies inside a ring, by how often a line from it crosses the ring. */
+export function insideRing(
+  [x, y]: readonly [number, number, ...number[]],
+  ring: readonly (readonly [number, number, ...number[]])[],
+): boolean {
+  let odd = false;
+  ring.forEach(([ax, ay], i) => {
+    const [bx, by] = ring[(i + 1) % ring.length]!;
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) odd = !odd;
+  });
+  return odd;
+}
+
 /** Intersection of a polygon with a convex, counter-clockwise one (Sutherland–Hodgman). */
 export function clipPolygon(subject: readonly Vec2[], convex: readonly Vec2[]): Vec2[] {
   let out: Vec2[] = [...subject];

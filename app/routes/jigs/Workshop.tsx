@@ -1,7 +1,5 @@
 import { useEffect, useMemo, useState, type ReactNode } from "react";
 import { toast } from "sonner";
-import { setUps } from "core/cutting";
-import { tubeOf } from "core/lumber";
 import { printNumber } from "core/units";
 import {
   makeJig,
@@ -11,7 +9,6 @@ import {
   WORKSHOP,
   workshopKind,
   type Made,
-  type Plate,
   type Values,
 } from "core/workshop";
 import { useJob } from "~/job/JobContext";
@@ -21,7 +18,9 @@ import { useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { SidePanel } from "~/ui/SidePanel";
 import { cutterKerf } from "./Cutter";
+import { PlatePicture, PlateSize } from "./PlatePicture";
 import { TryCut } from "./TryCut";
+import { useJigProposals } from "./useJigProposals";
 
 interface Kept {
   readonly id: string;
@@ -33,42 +32,6 @@ interface Kept {
 }
 type Answer = { readonly jigs: readonly Kept[] } | { readonly sentence: string };
 
-/** What of this job a jig is asked for: lengths of set-ups, angles of its cuts, tubes it has. */
-function useProposals(kind: string): readonly { readonly label: string; readonly values: Values }[] {
-  const { design, doc } = useJob();
-  const { M } = useUnits();
-  return useMemo(() => {
-    const all = setUps(design.pieces, doc.cutting.allowance);
-    const many = all.map((s) => ({ s, n: s.pieces.reduce((t, p) => t + p.sticks.length, 0) })).filter((x) => x.n > 1);
-    const wide = (s: (typeof all)[number]): number => Math.max(...s.pieces[0]!.piece.shape.section);
-    if (kind === "length")
-      return many
-        .sort((a, b) => b.n - a.n)
-        .slice(0, 10)
-        .map(({ s, n }) => ({ label: `${n} × ${s.pieces.map((p) => p.piece.mark).join(", ")}: ${M(s.length, 2)}`, values: { length: round(s.length), wide: round(wide(s)) } })); // prettier-ignore
-    if (kind === "mitre") {
-      const found = new Map<string, { angle: number; n: number; wide: number }>();
-      for (const { s, n } of many)
-        for (const c of s.pieces[0]!.piece.shape.ends.flat()) {
-          const angle = Math.abs(c.mitre);
-          if (angle < 0.05 || angle > 60 || Math.abs(c.bevel) > 0.05) continue;
-          const key = angle.toFixed(1);
-          const known = found.get(key) ?? { angle, n: 0, wide: 0 };
-          found.set(key, { angle, n: known.n + n, wide: Math.max(known.wide, wide(s)) });
-        }
-      return [...found.values()].sort((a, b) => b.n - a.n).slice(0, 10).map((a) => ({ label: `${printNumber(a.angle, 1)}°, ${a.n} cuts`, values: { angle: round(a.angle), wide: round(a.wide) } })); // prettier-ignore
-    }
-    if (kind === "cradle") {
-      const tubes = [...new Set(design.pieces.map((p) => p.stock))].flatMap((id) => tubeOf(id) ?? []);
-      return tubes.map((t) => ({ label: t.name, values: { diameter: round(t.width) } }));
-    }
-    if (kind === "stripper")
-      return [...design.stock.values()].filter((m) => m.item.shape === "strip").slice(0, 10).map((m) => ({ label: `${m.item.name}: ${M(m.item.width, 2)}`, values: { wide: round(m.item.width) } })); // prettier-ignore
-    return [];
-  }, [design, doc.cutting.allowance, kind, M]);
-}
-const round = (x: number): number => Number(x.toFixed(3));
-
 /** Jigs as things, made by a few figures: drawn as their plates, saved for a cutter or a printer of solids, kept for other jobs. */
 export function Workshop({ tabs }: { tabs: ReactNode }) {
   const job = useJob();
@@ -79,7 +42,7 @@ export function Workshop({ tabs }: { tabs: ReactNode }) {
   const own = useMemo(() => ({ ...usualValues(kind), ...values[id] }), [kind, values, id]);
   const [kept, setKept] = useState<readonly Kept[]>([]);
   const [tried, setTried] = useState(false);
-  const proposals = useProposals(id);
+  const proposals = useJigProposals(id);
   useEffect(() => {
     fetch("/drawer/jigs")
       .then((r) => r.json() as Promise<Answer>)
@@ -142,7 +105,7 @@ export function Workshop({ tabs }: { tabs: ReactNode }) {
                     <PlatePicture plate={p} of={made.plates} />
                     <p className="text-[15px]">
                       {p.count > 1 && `${p.count} × `}
-                      {p.name}, <Size plate={p} />
+                      {p.name}, <PlateSize plate={p} />
                     </p>
                   </li>
                 ))}
@@ -263,65 +226,4 @@ export function Workshop({ tabs }: { tabs: ReactNode }) {
 function figuresOf(k: Kept): string {
   const fields = workshopKind(k.kind)?.fields ?? [];
   return fields.slice(0, 2).map((f) => `${printNumber(k.figures[f.id] ?? 0, f.unit === "count" ? 0 : 2)}${f.unit === "mm" ? " mm" : f.unit === "degrees" ? "°" : ""}`).join(" × "); // prettier-ignore
-}
-
-const reachOf = (p: Plate) => {
-  const points = p.area.flat();
-  const [xs, ys] = [points.map((q) => q[0]), points.map((q) => q[1])];
-  return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
-};
-function Size({ plate }: { plate: Plate }) {
-  const { M } = useUnits();
-  const r = reachOf(plate);
-  return (
-    <>
-      {M(r.x1 - r.x0)} × {M(r.y1 - r.y0)}, {M(plate.thickness)} thick
-    </>
-  );
-}
-/** A plate from above, all plates of a jig at one scale. */
-function PlatePicture({ plate, of }: { plate: Plate; of: readonly Plate[] }) {
-  const k = Math.min(8, 700 / Math.max(...of.map((p) => reachOf(p).x1 - reachOf(p).x0)), (of.length > 1 ? 230 : 420) / Math.max(...of.map((p) => reachOf(p).y1 - reachOf(p).y0))); // prettier-ignore
-  const r = reachOf(plate);
-  const to = (x: number, y: number): string => `${((x - r.x0) * k + 2).toFixed(2)},${((r.y1 - y) * k + 2).toFixed(2)}`;
-  return (
-    <svg
-      width={(r.x1 - r.x0) * k + 4}
-      height={(r.y1 - r.y0) * k + 4}
-      role="img"
-      aria-label={plate.name}
-      className="block max-w-full"
-    >
-      <path
-        d={plate.area.map((ring) => `M${ring.map(([x, y]) => to(x, y)).join("L")}Z`).join("")}
-        fill="var(--timber)"
-        fillRule="evenodd"
-        stroke="var(--ink)"
-        strokeWidth={1.3}
-        strokeLinejoin="round"
-      />
-      <path
-        d={plate.lines.map(([a, b]) => `M${to(a[0], a[1])}L${to(b[0], b[1])}`).join("")}
-        stroke="var(--ink)"
-        strokeWidth={0.8}
-        strokeDasharray="4 3"
-      />
-      {plate.words.map((w, i) => {
-        const [x, y] = to(w.at[0], w.at[1]).split(",");
-        return (
-          <text
-            key={i}
-            x={x}
-            y={y}
-            fontSize={w.size * k}
-            fontFamily="var(--font-label)"
-            fontWeight={600}
-            fill="var(--ink)"
-          >
-            {w.text}
-          </text>
-        );
-      })}
-    </svg>
-  );
 }
