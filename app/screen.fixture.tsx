@@ -50,7 +50,7 @@ async function answer(input: RequestInfo | URL, init?: RequestInit): Promise<Res
   const args = { request, params: { job: id! }, context: {} } as never;
   if (path === "/drawer/jigs") return request.method === "POST" ? drawerJigs.action(args) : drawerJigs.loader();
   if (path === "/drawer/prices") return drawerPrices.action(args);
-  if (path === "/drawer/state") return drawerState.loader();
+  if (path === "/drawer/state") return drawerState.loader(args);
   if (what === "revisions") return revisions.action(args);
   if (what === "state") return state.loader(args);
   if (what === "card.svg") return card.action(args);

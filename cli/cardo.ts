@@ -127,9 +127,8 @@ program
   .action(async (job: string, o: { drawer?: string }) => {
     const { design, issues } = await readDesign(job);
     sound(design);
-    const { loadLinearSolver, planItem, stockLengths, wantedByItem } = await import("../core/cutting");
-    const { cutStatuses, serves } = await import("../core/job");
-    const { stockItem } = await import("../core/lumber");
+    const { loadLinearSolver, planItem } = await import("../core/cutting");
+    const { cutStatuses, serves, stickJobs } = await import("../core/job");
     const drawer = o.drawer ? await readDrawer(o.drawer) : {};
     const done = new Set(
       cutStatuses(design, issues)
@@ -138,11 +137,8 @@ program
     );
     const lp = await loadLinearSolver();
     const plans = [];
-    for (const [id, wanted] of [...wantedByItem(design.pieces, design.doc.cutting, done)].sort()) {
-      const item = stockItem(design.scale, id)!;
-      const lengths = drawer[id] ?? (o.drawer ? [] : stockLengths(item, design.doc.stock.sticks[id]));
-      plans.push(await planItem(item, wanted, lengths, design.doc.cutting, lp));
-    }
+    for (const j of stickJobs(design, done))
+      plans.push(await planItem(o.drawer ? { ...j, lengths: drawer[j.item.id] ?? [] } : j, lp));
     print({ plans });
     outcome(plans.map((p) => [p.name, p.result]));
   });

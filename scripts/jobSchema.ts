@@ -1,4 +1,5 @@
 import { format } from "prettier";
+import { AIMS } from "../core/cutting";
 import { EAVES, JOB_FORMAT, JOB_VERSION, OPENINGS } from "../core/job";
 import { MEASURES } from "../core/prototype";
 import { JOINTS, type Param } from "../core/structures";
@@ -238,7 +239,14 @@ const schema = {
         choices: record(object({ item: text(60), plies: oneOf(1, 2), along: oneOf("thickness", "width") })),
         sticks: record(list(object({ length: number(), count: { type: ["integer", "null"] }, price: number() }))),
       }),
-      cutting: object({ kerf: number({ minimum: 0, maximum: 10 }), allowance: number({ minimum: 0, maximum: 20 }) }),
+      cutting: object(
+        {
+          kerf: number({ minimum: 0, maximum: 10 }),
+          allowance: number({ minimum: 0, maximum: 20 }),
+          aim: oneOf(...Object.keys(AIMS)),
+        },
+        ["aim"],
+      ),
       sheetCutting: object({
         by: oneOf("snap", "free"),
         apart: number({ minimum: 0, maximum: 20 }),

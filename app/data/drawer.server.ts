@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { eq } from "drizzle-orm";
 import {
+  asideAfter,
   holdings,
   linesOfCut,
   linesOfUncut,
@@ -8,8 +9,12 @@ import {
   type CutMove,
   type Holding,
   type Movement,
+  type SetAside,
 } from "core/drawer";
+import { cutSticks } from "core/job";
 import { db, type Db } from "./db.server";
+import { issuesOf } from "./jobs.server";
+import { jobNames } from "./shelf.server";
 import { now } from "./rows.server";
 import { movements, settings } from "./schema.server";
 
@@ -23,13 +28,14 @@ export function ledger(tx: Tx = db()): Movement[] {
     .from(movements)
     .orderBy(movements.number)
     .all()
-    .map(({ number: _, price, place, note, job, sticks, undoes, ...m }): Movement => ({
+    .map(({ number: _, price, place, note, job, sticks, also, undoes, ...m }): Movement => ({
       ...m,
       ...(price === null ? {} : { price }),
       ...(place === null ? {} : { place }),
       ...(note === null ? {} : { note }),
       ...(job === null ? {} : { job }),
       ...(sticks === null ? {} : { sticks }),
+      ...(also === null ? {} : { also }),
       ...(undoes === null ? {} : { undoes }),
     }));
 }
@@ -49,17 +55,39 @@ export const undoLine = (id: string): boolean =>
     return lines.length > 0;
   });
 /** The ledger's side of pieces of a job that were cut. */
-export const enterCut = (tx: Tx, job: string, moves: readonly CutMove[]): void => enter(linesOfCut(moves, job, ledger(tx)), tx); // prettier-ignore
-/** And of some that are taken back. */
-export const enterUncut = (tx: Tx, job: string, sticks: readonly string[]): void => enter(linesOfUncut(ledger(tx), job, sticks), tx); // prettier-ignore
+export function enterCut(tx: Tx, job: string, moves: readonly CutMove[]): void {
+  enter(linesOfCut(moves, job, ledger(tx)), tx);
+  const jobs = [job, ...moves.flatMap((m) => m.also?.map((a) => a.job) ?? [])];
+  const aside = setAside();
+  const left = asideAfter(aside, moves, jobs);
+  if (JSON.stringify(left) !== JSON.stringify(aside)) putAside(left, tx);
+}
+/** And of some that are taken back, once the event that says so is kept. */
+export function enterUncut(tx: Tx, job: string, sticks: readonly string[]): void {
+  const known = new Map<string, ReadonlySet<string>>();
+  const cutOf = (id: string): ReadonlySet<string> => {
+    if (!known.has(id)) known.set(id, new Set(cutSticks(issuesOf(id)).keys()));
+    return known.get(id)!;
+  };
+  enter(linesOfUncut(ledger(tx), job, sticks, (id, stick) => cutOf(id).has(stick)), tx); // prettier-ignore
+}
+
+const keepSetting = (name: string, value: unknown, tx: Tx = db()): void => void tx.insert(settings).values({ name, value }).onConflictDoUpdate({ target: settings.name, set: { value } }).run(); // prettier-ignore
+const settingOf = (name: string): unknown => db().select().from(settings).where(eq(settings.name, name)).get()?.value;
+
+const ASIDE = "set-aside";
+/** What is set aside for jobs that are on the shelf. */
+export function setAside(): SetAside[] {
+  const names = jobNames();
+  return ((settingOf(ASIDE) as SetAside[] | undefined) ?? []).filter((a) => a.jobs.some((j) => names[j] !== undefined));
+}
+export const putAside = (all: readonly SetAside[], tx: Tx = db()): void => keepSetting(ASIDE, all, tx);
 
 /** The least length of an offcut that is kept, model mm, where nothing else was said. Common practice. */
 const LEAST = 40;
 /** The least length of an offcut that goes back into the drawer, model mm; of a sheet both ways. */
 export function leastOffcut(): number {
-  const row = db().select().from(settings).where(eq(settings.name, "least-offcut")).get();
-  return typeof row?.value === "number" ? row.value : LEAST;
+  const known = settingOf("least-offcut");
+  return typeof known === "number" ? known : LEAST;
 }
-export function setLeastOffcut(mm: number): void {
-  db().insert(settings).values({ name: "least-offcut", value: mm }).onConflictDoUpdate({ target: settings.name, set: { value: mm } }).run(); // prettier-ignore
-}
+export const setLeastOffcut = (mm: number): void => keepSetting("least-offcut", mm);

@@ -44,6 +44,29 @@ export function keepEntry(id: string, e: Entry): Kept {
   });
 }
 
+/** Keeps events of several jobs together, or none of them: what came off one stick is one act. The first refusal is the answer. */
+export function keepTogether(events: readonly { readonly job: string; readonly event: unknown }[]): Kept {
+  class Refused extends Error {
+    constructor(readonly kept: Kept) {
+      super();
+    }
+  }
+  try {
+    return db().transaction((tx): Kept => {
+      let last: Kept = { ok: true, revision: 0, at: now() };
+      for (const e of events) {
+        const r = rowOf(e.job);
+        last = r ? keepEvent(tx, r, e.event) : { ok: false, why: "gone" };
+        if (!last.ok) throw new Refused(last);
+      }
+      return last;
+    });
+  } catch (x) {
+    if (x instanceof Refused) return x.kept;
+    throw x;
+  }
+}
+
 function keepEvent(tx: Tx, r: Row, event: unknown): Kept {
   let issue: Issue;
   try {

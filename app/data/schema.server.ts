@@ -1,4 +1,4 @@
-import type { Lot } from "core/drawer";
+import type { JobSticks, Lot } from "core/drawer";
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 
 /** A job as it stands: its document, the number of its last revision, and which revisions can be undone and redone. */
@@ -97,6 +97,8 @@ export const movements = sqliteTable("movements", {
   /** The job it was cut for; it stays when the job is taken off the shelf. */
   job: text("job"),
   sticks: text("sticks", { mode: "json" }).$type<readonly string[]>(),
+  /** Further jobs with pieces that came off the same stick. */
+  also: text("also", { mode: "json" }).$type<readonly JobSticks[]>(),
   undoes: text("undoes").unique(),
 });
 

@@ -11,15 +11,15 @@ const EMPTY: DrawerState = { held: [], least: 40 };
 
 /** What lies in the drawer; undefined until it is known. A server that does not answer has an empty one: plans go on from what is sold. */
 export function useDrawer(): DrawerState | undefined {
-  const { issues, whenKept } = useJob();
+  const { id, issues, whenKept } = useJob();
   const [state, setState] = useState<DrawerState>();
   const look = useCallback(
     () =>
-      fetch("/drawer/state")
+      fetch(`/drawer/state?job=${id}`)
         .then((r) => (r.ok ? (r.json() as Promise<DrawerState>) : EMPTY))
         .catch(() => EMPTY)
         .then(setState),
-    [],
+    [id],
   );
   // what was cut or taken back is in the ledger once it is kept
   useEffect(() => {

@@ -1,17 +1,23 @@
-import { proxy } from "comlink";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { stockLengths, wantedByItem, type ItemPlan } from "core/cutting";
-import { serves, type CutStatus } from "core/job";
-import { stockItem } from "core/lumber";
-import type { Planner, PlanNews, PlanRequest } from "~/workers/planner";
-import { drawerLengths, type Holding } from "core/drawer";
-import { Endable, WorkStopped } from "./Endable";
+import { useMemo, useRef, useState } from "react";
+import type { ItemPlan, StickJob } from "core/cutting";
+import { serves, stickJobs, type CutStatus } from "core/job";
+import type { PlanNews } from "~/workers/planner";
+import type { Holding } from "core/drawer";
 import { useJob } from "./JobContext";
+import { useRun } from "./useRun";
 
 /** A plan as it is shown: `seeking` while a better one, or its proof, is still looked for. */
 export interface ShownPlan {
   readonly plan: ItemPlan;
   readonly seeking: boolean;
+}
+export interface StickPlans {
+  /** In the order of the stock; undefined where not even the first plan is there yet. */
+  readonly plans: readonly (ShownPlan | undefined)[];
+  readonly seeking: boolean;
+  readonly fault: string | undefined;
+  stop(): void;
+  again(): void;
 }
 
 const doneOf = (statuses: readonly CutStatus[]): ReadonlySet<string> =>
@@ -47,71 +53,24 @@ export function useDrawerAt(
   return at.current!.held;
 }
 
-/** The stick plan of what is still to be cut, made in a worker: the first plan of each section at once, bettered behind. What lies in the drawer comes first; nothing is planned while that is not known. */
-export function usePlan(held: readonly Holding[] | undefined): {
-  /** In the order of the stock; undefined where not even the first plan is there yet. */
-  readonly plans: readonly (ShownPlan | undefined)[];
-  /** Whether anything is still sought. */
-  readonly seeking: boolean;
-  readonly fault: string | undefined;
-  /** Ends the search at once; what is shown stays. */
-  stop(): void;
-  /** Takes the search up again. */
-  again(): void;
-} {
-  const { design, doc } = useJob();
-  const [plans, setPlans] = useState<readonly (ShownPlan | undefined)[]>([]);
-  const [running, setRunning] = useState(false);
-  const [fault, setFault] = useState<string>();
-  const [round, setRound] = useState(0);
-  const worker = useRef<Endable<Planner>>(undefined);
-  const base = usePlannedAt(plans.flatMap((p) => p?.plan.sticks ?? []).map((s) => s.cuts.map((c) => c.stick)));
-  const lying = useDrawerAt(held, design, doc, base);
-  const requests = useMemo(() => {
-    if (!lying) return [];
-    return [...wantedByItem(design.pieces, doc.cutting, base)]
-      .sort(([a], [b]) => (a < b ? -1 : 1))
-      .map(([id, wanted]): PlanRequest => {
-        const item = stockItem(design.scale, id)!;
-        const sold = stockLengths(item, doc.stock.sticks[id]);
-        const had = doc.useDrawer === false ? [] : drawerLengths(lying, item, sold);
-        return { item, wanted, lengths: [...had, ...sold], settings: { ...doc.cutting } };
-      });
-  }, [design, doc, base, lying]);
-  const key = useMemo(() => JSON.stringify(requests), [requests]);
-  const end = useCallback(() => {
-    worker.current?.end();
-    worker.current = undefined;
-    setRunning(false);
-  }, []);
-  useEffect(() => {
-    setFault(undefined);
-    setPlans(requests.map(() => undefined));
-    if (requests.length === 0) return;
-    const own = new Endable<Planner>(
-      new Worker(new URL("../workers/planner.worker.ts", import.meta.url), { type: "module" }),
-    );
-    worker.current = own;
-    setRunning(true);
-    const tell = ({ at, ...news }: PlanNews): void => {
-      if (worker.current === own) setPlans((all) => all.map((p, i) => (i === at ? news : p)));
-    };
-    own
-      .ask((w) => w.plan(requests, proxy(tell)))
-      .catch((e: unknown) => {
-        if (worker.current === own && !(e instanceof WorkStopped))
-          setFault(`The plan could not be made: ${(e as Error).message}`);
-      })
-      .finally(() => worker.current === own && end());
-    return end;
-    // the key says when anything the plan depends on has changed
-  }, [key, round, end]);
-  const shown = running ? plans : plans.map((p) => p && { ...p, seeking: false });
+/** Plans of sticks, made in a worker: the first plan of each section at once, bettered behind. */
+export function useStickPlans(jobs: readonly StickJob[]): StickPlans {
+  const key = useMemo(() => JSON.stringify(jobs), [jobs]);
+  const { news, seeking, ...run } = useRun<PlanNews>(jobs.length, key, (w, tell) => w.plan(jobs, tell));
   return {
-    plans: shown,
-    seeking: running,
-    fault,
-    stop: end,
-    again: useCallback(() => setRound((n) => n + 1), []),
+    ...run,
+    seeking,
+    plans: news.map((n) => n && { plan: n.plan, seeking: seeking && n.seeking }),
   };
+}
+/** The stick plans of what is still to be cut of the job. What lies in the drawer comes first; nothing is planned while that is not known. */
+export function usePlan(held: readonly Holding[] | undefined): StickPlans {
+  const { design, doc } = useJob();
+  const laid = useRef<readonly (readonly string[])[]>([]);
+  const base = usePlannedAt(laid.current);
+  const lying = useDrawerAt(held, design, doc, base);
+  const jobs = useMemo(() => (lying ? stickJobs(design, base, lying) : []), [design, base, lying]);
+  const shown = useStickPlans(jobs);
+  laid.current = shown.plans.flatMap((p) => p?.plan.sticks ?? []).map((s) => s.cuts.map((c) => c.stick));
+  return shown;
 }

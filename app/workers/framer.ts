@@ -1,7 +1,8 @@
 import { transfer } from "comlink";
 import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
-import { cutStatuses, issueOf, jobPicture, lookAt, type CutStatus, type Issue, type JobDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import { cutStatuses, issueOf, jobPicture, lookAt, serves, type CutStatus, type Issue, type JobDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
@@ -27,6 +28,18 @@ export const framer = {
   /** A print, a cut or a cut taken back, with all that it freezes of the design. */
   issue: async (ask: Ask, kind: Issue["kind"], id: string, at: string, sticks?: readonly string[]): Promise<Issue> =>
     issueOf(await designFor(ask), kind, id, at, sticks),
+  /** What a job still has to be cut, and what of it is cut. */
+  async toCut(ask: Ask, issues: readonly Issue[]): Promise<ToCut> {
+    const design = await designFor(ask);
+    return toCutOf(
+      design,
+      new Set(
+        cutStatuses(design, issues)
+          .filter(serves)
+          .map((s) => s.stick),
+      ),
+    );
+  },
   ticket: async (ask: Ask, stick: string): Promise<TicketFacts | undefined> => ticketOf(await designFor(ask), stick),
   /** How many sticks of a structure are left out as unseen. */
   async unseen(ask: Ask, structure: string): Promise<number> {

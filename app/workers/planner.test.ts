@@ -1,19 +1,10 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { stockLengths, wantedByItem } from "core/cutting";
-import { designOf, readJobFile } from "core/job";
-import { catalogue } from "core/lumber";
-import { planner, type PlanNews, type PlanRequest } from "./planner";
+import { designOf, readJobFile, stickJobs } from "core/job";
+import { planner, type PlanNews } from "./planner";
 
 const { doc } = readJobFile(readFileSync("examples/gulch-trestle.json", "utf8"));
-const design = designOf(doc);
-const items = new Map(catalogue(design.scale).map((i) => [i.id, i]));
-const requests = [...wantedByItem(design.pieces, doc.cutting, new Set())].map(([id, wanted]): PlanRequest => ({
-  item: items.get(id)!,
-  wanted,
-  lengths: stockLengths(items.get(id)!, doc.stock.sticks[id]),
-  settings: { ...doc.cutting },
-}));
+const requests = stickJobs(designOf(doc));
 
 describe("planning off the main thread", () => {
   it("is over only when the last news of every section has been heard, however slowly it travels", async () => {

@@ -1,21 +1,6 @@
-import {
-  itemPlanOf,
-  loadLinearSolver,
-  planItem,
-  type CutSettings,
-  type ItemPlan,
-  type StockLength,
-  type Wanted,
-} from "core/cutting";
-import type { StockItem } from "core/lumber";
+import { itemPlanOf, loadLinearSolver, planItem, type ItemPlan, type StickJob } from "core/cutting";
 import { nestings, type NestProblem, type NestResult } from "core/nesting";
 
-export interface PlanRequest {
-  readonly item: StockItem;
-  readonly wanted: readonly Wanted[];
-  readonly lengths: readonly StockLength[];
-  readonly settings: CutSettings;
-}
 export interface PlanNews {
   /** Which of the requests. */
   readonly at: number;
@@ -40,10 +25,10 @@ const open = (p: ItemPlan): boolean => p.result.status === "feasible" && !p.resu
  * different ports, and the end could overtake the proof. `wasm` is where a browser finds the solver.
  */
 export const planner = (wasm?: string) => ({
-  async plan(requests: readonly PlanRequest[], tell: (news: PlanNews) => unknown): Promise<void> {
+  async plan(requests: readonly StickJob[], tell: (news: PlanNews) => unknown): Promise<void> {
     const rest: { at: number; sizes: number; told: number }[] = [];
     for (const [at, r] of requests.entries()) {
-      const plan = await planItem(r.item, r.wanted, r.lengths, r.settings);
+      const plan = await planItem(r);
       const seeking = open(plan);
       await tell({ at, plan, seeking });
       if (seeking) rest.push({ at, sizes: new Set(r.wanted.map((w) => w.length)).size, told: costOf(plan) });
@@ -53,12 +38,12 @@ export const planner = (wasm?: string) => ({
     for (const next of rest.sort((a, b) => a.sizes - b.sizes)) {
       const r = requests[next.at]!;
       let bound = 0;
-      const done = await planItem(r.item, r.wanted, r.lengths, r.settings, lp, (p) => {
+      const done = await planItem(r, lp, (p) => {
         const found = p.cost < next.told || p.lowerBound > bound ? p.inHand() : undefined;
         if (found) {
           next.told = p.cost;
           bound = p.lowerBound;
-          tell({ at: next.at, plan: itemPlanOf(r.item, r.wanted, r.lengths, r.settings, found), seeking: true });
+          tell({ at: next.at, plan: itemPlanOf(r, found), seeking: true });
         }
         return true;
       });

@@ -56,7 +56,7 @@ async function compareVariant(doc: JobDoc, structure: string, variant: string): 
     const item = stockItem(d.scale, id)!;
     for (const w of wanted) lengths.add(`${id}|${Math.round(w.length * 50)}`);
     const own = doc.stock.sticks[id];
-    const plan = await planItem(item, wanted, stockLengths(item, own), doc.cutting);
+    const plan = await planItem({ item, wanted, lengths: stockLengths(item, own), settings: doc.cutting });
     sticks += plan.sticks.length;
     for (const k of plan.sticks) {
       const price = own?.find((o) => Math.abs(o.length - k.length) < 0.01)?.price ?? 0;

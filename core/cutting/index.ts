@@ -8,5 +8,6 @@ export * from "./bounds";
 export * from "./knapsack";
 export * from "./linear";
 export * from "./solve";
+export * from "./aims";
 export * from "./plan";
 export * from "./setups";

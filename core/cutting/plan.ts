@@ -1,6 +1,7 @@
 import type { Piece } from "../frame";
 import { otherStock, type StockItem } from "../lumber";
 import { model, type Model } from "../units";
+import { aimedLengths, arranged, type Aim } from "./aims";
 import type { LinearSolver } from "./linear";
 import type { StickProblem, StickResult, StockLength } from "./problem";
 import { solveSticks, type Progress } from "./solve";
@@ -9,6 +10,8 @@ import { solveSticks, type Progress } from "./solve";
 export interface CutSettings {
   readonly kerf: number;
   readonly allowance: number;
+  /** What is aimed at; the cheapest where nothing is said. */
+  readonly aim?: Aim;
 }
 /** One piece on a stick: where it starts and how long it is cut (with its allowance), model mm. */
 export interface PlannedCut {
@@ -71,6 +74,14 @@ export function wantedByItem(
   return out;
 }
 
+/** What of a job still has to be cut from one item, and the lengths there are of it. */
+export interface StickJob {
+  readonly item: StockItem;
+  readonly wanted: readonly Wanted[];
+  readonly lengths: readonly StockLength[];
+  readonly settings: CutSettings;
+}
+
 /** The lengths of an item to cut from: those given for it, else its usual ones at a cost of their length. */
 export function stockLengths(
   item: StockItem,
@@ -81,30 +92,26 @@ export function stockLengths(
     : item.lengths.map((l) => ({ length: l, count: null, cost: Math.round(l) }));
 }
 
-/** Plans all sticks of one item. `wanted` that no stick can carry, or too little stock, is an outcome in `result`. */
+/** Plans all sticks of one item. What no stick can carry, or too little stock, is an outcome in `result`. */
 export async function planItem(
-  item: StockItem,
-  wanted: readonly Wanted[],
-  lengths: readonly StockLength[],
-  settings: CutSettings,
+  job: StickJob,
   lp?: LinearSolver,
   onProgress?: (p: Progress) => boolean | Promise<boolean>,
 ): Promise<ItemPlan> {
+  const result = await solveSticks(problemOf(job), { ...(lp ? { lp } : {}), ...(onProgress ? { onProgress } : {}) });
+  return itemPlanOf(job, result);
+}
+function problemOf({ wanted, lengths, settings }: StickJob): StickProblem {
   const demand = wanted.map((w) => ({ length: hundredths(w.length) / 100, count: 1 }));
-  const problem: StickProblem = { kerf: settings.kerf, stock: lengths, demand };
-  const result = await solveSticks(problem, { ...(lp ? { lp } : {}), ...(onProgress ? { onProgress } : {}) });
-  return itemPlanOf(item, wanted, lengths, settings, result);
+  return { kerf: settings.kerf, stock: aimedLengths(lengths, settings.aim ?? "price"), demand };
 }
 const hundredths = (length: number): number => Math.round(length * 100);
 
 /** A solved problem as sticks with their pieces, each piece in its place. */
-export function itemPlanOf(
-  item: StockItem,
-  wanted: readonly Wanted[],
-  lengths: readonly StockLength[],
-  settings: CutSettings,
-  result: StickResult,
-): ItemPlan {
+export function itemPlanOf(job: StickJob, result: StickResult): ItemPlan {
+  const { item, wanted, settings } = job;
+  const problem = problemOf(job);
+  const lengths = problem.stock;
   const base = { item: item.id, name: item.name, lengths, result };
   if (result.status !== "optimal" && result.status !== "feasible") return { ...base, sticks: [] };
   const waiting = new Map<number, Wanted[]>();
@@ -113,7 +120,7 @@ export function itemPlanOf(
     if (own) own.push(w);
     else waiting.set(hundredths(w.length), [w]);
   }
-  const sticks = result.layouts.flatMap((l) =>
+  const sticks = arranged(problem, result.layouts, settings.aim ?? "price").flatMap((l) =>
     Array.from({ length: l.count }, (): PlannedStick => {
       let at = 0;
       const length = lengths[l.stock]!.length;

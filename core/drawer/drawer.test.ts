@@ -53,9 +53,11 @@ describe("cutting", () => {
     for (const cost of [1000, 0.6, 12.5]) {
       const sold = [{ length: 1000, count: null, cost }];
       const wanted = [{ mark: "A", stick: "a", length: 100 as never }];
-      const p = await planItem(item, wanted, [...drawerLengths(holdings(held), item, sold), ...sold], {
-        kerf: 0,
-        allowance: 0,
+      const p = await planItem({
+        item,
+        wanted,
+        lengths: [...drawerLengths(holdings(held), item, sold), ...sold],
+        settings: { kerf: 0, allowance: 0 },
       });
       expect(
         p.sticks.map((s) => [s.length, s.from.drawer]),
@@ -90,13 +92,13 @@ describe("cutting", () => {
       { lot: { ...strip, length: 120 }, drawer: true, left: [], sticks: ["c"] },
     ];
     const cut = [...held, ...written(linesOfCut(moves, "job", held))];
-    expect(linesOfUncut(cut, "job", ["a"])).toEqual([]);
-    expect(linesOfUncut(cut, "another job", ["a", "b", "c"])).toEqual([]);
-    const half = [...cut, ...written(linesOfUncut(cut, "job", ["a", "b"]))];
+    expect(linesOfUncut(cut, "job", ["a"], (_, s) => s !== "a")).toEqual([]);
+    expect(linesOfUncut(cut, "another job", ["a", "b", "c"], () => false)).toEqual([]);
+    const half = [...cut, ...written(linesOfUncut(cut, "job", ["a", "b"], (_, s) => s === "c"))];
     expect(holdings(half).map((h) => [h.lot.length, h.count])).toEqual([[120, 1], [300, 1]]); // prettier-ignore
     // once is enough
-    expect(linesOfUncut(half, "job", ["a", "b"])).toEqual([]);
-    const whole = [...half, ...written(linesOfUncut(half, "job", ["a", "b", "c"]))];
+    expect(linesOfUncut(half, "job", ["a", "b"], (_, s) => s === "c")).toEqual([]);
+    const whole = [...half, ...written(linesOfUncut(half, "job", ["a", "b", "c"], () => false))];
     expect(holdings(whole)).toEqual(holdings(held));
   });
 });
@@ -134,7 +136,7 @@ describe("the ledger balances", () => {
             expect(lines.filter((l) => l.why === "cut")).toHaveLength(a.drawer && before > 0 ? 1 : 0);
             add(lines);
           }
-          if (a.do === "uncut") add(linesOfUncut(all, "job", [`s${a.stick}`]));
+          if (a.do === "uncut") add(linesOfUncut(all, "job", [`s${a.stick}`], () => false));
           if (a.do === "undo") add(linesThatUndo(all, (m) => m === all[a.line]));
           for (const [i, lot] of lots.entries()) expect(countOf(all, lot)).toBe(there[i]);
         }

@@ -7,7 +7,7 @@ import { bought, runningWords, sheetLot, shoppingList, simulatedPrices, stickLot
 const item = stickBy("metric/1x2");
 const pieces = (length: number, n: number) => Array.from({ length: n }, (_, i) => ({ mark: "A", stick: `a${i}`, length: length as never })); // prettier-ignore
 const plan = (lengths: readonly StockLength[], n = 7) =>
-  planItem(item, pieces(60, n), lengths, { kerf: 0, allowance: 0 });
+  planItem({ item, wanted: pieces(60, n), lengths, settings: { kerf: 0, allowance: 0 } });
 
 describe("a shopping list", () => {
   it("buys what the drawer does not have: seven of 60 mm, of which one stick of 130 carries two", async () => {
@@ -40,7 +40,7 @@ describe("a shopping list", () => {
     expect(unplanned([long, few, good], [{ name: "Card", result: { status: "too large", parts: [0] } }])).toEqual([long.name, few.name, "Card"]); // prettier-ignore
   });
   it("counts whole packs, with some to spare, and tells what is over", () => {
-    const w: Wanted = { lot: stickLot(item, 330), had: 0, buy: 11, running: 3600, fresh: 3600, left: [] };
+    const w: Wanted = { lot: stickLot(item, 330), had: 0, buy: 11, running: 3600, fresh: 3600, left: [], sticks: [] };
     // 3,600 and 10 % of it are 3,960 mm: 12 sticks; 20 % are 4,320: 14 (13.09)
     expect(bought(w, { pack: 6, price: 2.5 }, 20)).toEqual({ packs: 3, count: 14, over: 7, cost: 7.5 });
     expect(bought(w, { pack: 6, price: 2.5 }, 10)).toEqual({ packs: 2, count: 12, over: 1, cost: 5 });

@@ -25,6 +25,8 @@ export interface Wanted {
   readonly fresh: number;
   /** Offcuts that are left of what is bought, the longest or largest first. */
   readonly left: readonly Lot[];
+  /** The pieces that come off it. */
+  readonly sticks: readonly string[];
 }
 
 /** What the plans of a job need, what of it there is, and what has to be bought; by size, sticks before sheets. `least` mm is the least offcut worth telling of. */
@@ -33,10 +35,13 @@ export function shoppingList(
   sheets: readonly { readonly item: SheetItem; readonly problem: NestProblem; readonly result: NestResult }[],
   least: number,
 ): Wanted[] {
-  const all = new Map<string, { lot: Lot; had: number; buy: number; running: number; fresh: number; left: Lot[] }>();
+  const all = new Map<
+    string,
+    { lot: Lot; had: number; buy: number; running: number; fresh: number; left: Lot[]; sticks: string[] }
+  >();
   const at = (lot: Lot) => {
     const key = lotKey(lot);
-    const known = all.get(key) ?? { lot, had: 0, buy: 0, running: 0, fresh: 0, left: [] };
+    const known = all.get(key) ?? { lot, had: 0, buy: 0, running: 0, fresh: 0, left: [], sticks: [] };
     all.set(key, known);
     return known;
   };
@@ -48,6 +53,7 @@ export function shoppingList(
         row.buy++;
         if (s.offcut >= least) row.left.push({ ...row.lot, length: s.offcut });
       }
+      row.sticks.push(...s.cuts.map((c) => c.stick));
       const long = s.cuts.reduce((sum, c) => sum + c.length, 0);
       row.running += long;
       if (s.from.count === null) row.fresh += long;
@@ -62,6 +68,7 @@ export function shoppingList(
         row.buy++;
         for (const r of s.left) if (Math.min(r.wide, r.high) >= least) row.left.push({ ...row.lot, width: r.wide, length: r.high }); // prettier-ignore
       }
+      row.sticks.push(...s.placed.map((x) => x.stick));
       const net = s.placed.reduce((sum, x) => sum + areaOf(problem.parts[x.part]!.outline), 0);
       row.running += net;
       if (size.count === null) row.fresh += net;

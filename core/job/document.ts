@@ -18,6 +18,7 @@ import {
   Min,
   ValidateNested,
 } from "class-validator";
+import { AIMS, type Aim } from "../cutting/aims";
 import { MEASURES, type MeasureKind } from "../prototype";
 import type { SeriesId } from "../lumber";
 import { finite, id, many, point, text } from "../structures/fields";
@@ -219,6 +220,8 @@ export class CuttingDoc {
   @IsNumber(finite) @Min(0) @Max(10) kerf!: number;
   /** What each piece is cut over its length, to sand to the line, model mm. */
   @IsNumber(finite) @Min(0) @Max(20) allowance!: number;
+  /** What stick plans aim at; the cheapest where nothing is said. */
+  @IsOptional() @IsIn(Object.keys(AIMS)) aim?: Aim;
 }
 /** A sheet that there is, across its lines or grain and along them, model mm; count null is as many as wanted. */
 export class SheetSizeDoc {

@@ -26,3 +26,4 @@ export * from "./picture";
 export * from "./look";
 export * from "./sheetTaken";
 export * from "./setUpWords";
+export * from "./toCut";

@@ -74,11 +74,16 @@ class LotDoc {
   @IsNumber(finite) @Min(0.001) @Max(1e5) length!: number;
   @IsOptional() @text(60) sheet?: string;
 }
+class JobSticksDoc {
+  @Matches(/^[\w-]{1,60}$/, { message: "job is no id of a job" }) job!: string;
+  @IsArray() @ArrayMaxSize(5000) @IsString({ each: true }) @MaxLength(300, { each: true }) sticks!: string[];
+}
 class CutMoveDoc {
   @IsObject() @ValidateNested() @Type(() => LotDoc) lot!: LotDoc;
   @IsBoolean() drawer!: boolean;
   @many(5000) @Type(() => LotDoc) left!: LotDoc[];
   @IsArray() @ArrayMaxSize(5000) @IsString({ each: true }) @MaxLength(300, { each: true }) sticks!: string[];
+  @IsOptional() @many(100) @Type(() => JobSticksDoc) also?: JobSticksDoc[];
 }
 class IssueDoc {
   @Matches(/^[\w-]{4,60}$/, { message: "id is no id; use letters, digits and hyphens" }) id!: string;

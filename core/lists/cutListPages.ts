@@ -3,7 +3,7 @@ import { nominalOf } from "../frame";
 import { tablePages, type PagePlan, type PaperId, type TableLine } from "../drawing";
 import { bothEnds, furtherWork, whereRanges, type Design } from "../job";
 import { printModel, printPrototype, toPrototype } from "../units";
-import { wordsOf } from "./words";
+import { listed, wordsOf } from "./words";
 
 /** The cut list on paper, by stock: lengths in the job's units, both end cuts, and where the pieces go. */
 export function cutListPages(d: Design, paper: PaperId, date: string): PagePlan {
@@ -57,6 +57,6 @@ export function cutListPages(d: Design, paper: PaperId, date: string): PagePlan 
     ],
     lines,
     paper,
-    wordsOf(d, "Cut list", date),
+    wordsOf(listed(d), "Cut list", date),
   );
 }

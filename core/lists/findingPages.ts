@@ -1,7 +1,7 @@
 import type { Finding } from "../checks";
 import { tablePages, type PagePlan, type PaperId, type TableLine } from "../drawing";
 import type { Design } from "../job";
-import { wordsOf } from "./words";
+import { listed, wordsOf } from "./words";
 
 const NAMES = { fault: "Fault", warning: "Warning", remark: "Remark" } as const;
 
@@ -36,6 +36,6 @@ export function findingPages(d: Design, findings: readonly Finding[], paper: Pap
     ],
     lines,
     paper,
-    wordsOf(d, "Findings", date),
+    wordsOf(listed(d), "Findings", date),
   );
 }

@@ -1,10 +1,9 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { findings } from "../checks";
-import { planItem, stockLengths, wantedByItem } from "../cutting";
+import { planItem } from "../cutting";
 import { PAPERS, toPdf, type PagePlan, type PaperId } from "../drawing";
-import { cutTable, designOf, readJobFile, type Design } from "../job";
-import { catalogue } from "../lumber";
+import { cutTable, designOf, readJobFile, stickJobs, type Design } from "../job";
 import type { Units } from "../units";
 import { sheetJobs } from "../jigs/sheetParts";
 import { nestings } from "../nesting";
@@ -14,6 +13,7 @@ import {
   findingPages,
   labelPages,
   labelSize,
+  listed,
   setUpPages,
   sheetPages,
   shoppingPages,
@@ -29,12 +29,7 @@ const design = (name: string, units?: Units): Design => {
 };
 const words = (p: PagePlan): string[] => p.pages.flatMap((q) => q.furniture.flatMap((e) => (e.kind === "text" ? [e.text] : []))); // prettier-ignore
 const plansOf = async (d: Design) => {
-  const items = new Map(catalogue(d.scale).map((i) => [i.id, i]));
-  return Promise.all(
-    [...wantedByItem(d.pieces, d.doc.cutting)].map(([id, w]) =>
-      planItem(items.get(id)!, w, stockLengths(items.get(id)!), d.doc.cutting),
-    ),
-  );
+  return Promise.all(stickJobs(d).map((j) => planItem(j)));
 };
 
 describe("lists on paper", () => {
@@ -59,7 +54,11 @@ describe("lists on paper", () => {
     const told = findings(d);
     for (const paper of Object.keys(PAPERS) as PaperId[]) {
       const [wide, high] = PAPERS[paper];
-      const all = [cutListPages(d, paper, "d"), stickPages(d, plans, paper, "d"), findingPages(d, told, paper, "d")];
+      const all = [
+        cutListPages(d, paper, "d"),
+        stickPages(listed(d), plans, paper, "d"),
+        findingPages(d, told, paper, "d"),
+      ];
       const points = all.flatMap((plan) => plan.pages.flatMap((page) => page.furniture.flatMap((e) => (e.kind === "path" ? e.points : e.kind === "text" ? [e.at] : [e.centre])))); // prettier-ignore
       expect(points.length).toBeGreaterThan(1000);
       expect(
@@ -72,7 +71,7 @@ describe("lists on paper", () => {
     const d = design("agents-cottage");
     const plans = sheetJobs(d).map((job) => ({ job, result: [...nestings(job.problem, 0)].at(-1)! }));
     for (const paper of Object.keys(PAPERS) as PaperId[]) {
-      const plan = sheetPages(d, plans, paper, "d");
+      const plan = sheetPages(listed(d), plans, paper, "d");
       const [wide, high] = PAPERS[paper];
       const points = plan.pages.flatMap((page) => page.furniture.flatMap((e) => (e.kind === "path" ? e.points : e.kind === "text" ? [e.at] : [e.centre]))); // prettier-ignore
       expect(
@@ -92,13 +91,18 @@ describe("lists on paper", () => {
         /Left whole: 94\.5 mm × 304\.8 mm\. Cuts from the upper left corner, each right across the piece in hand: 1\. level, 57\.9 mm down/,
       );
     }
-    const none = sheetPages(d, [{ job: plans[0]!.job, result: { status: "too large", parts: [0] } }], "A4", "d");
+    const none = sheetPages(
+      listed(d),
+      [{ job: plans[0]!.job, result: { status: "too large", parts: [0] } }],
+      "A4",
+      "d",
+    );
     expect(words(none).join(" ")).toMatch(/Larger than every sheet there is: FS\d\./);
   });
   it("draw each planned stick once, those alike together, and tell every cut", async () => {
     const d = design("gulch-trestle");
     const plans = await plansOf(d);
-    const all = words(stickPages(d, plans, "A4", "d")).join(" ");
+    const all = words(stickPages(listed(d), plans, "A4", "d")).join(" ");
     for (const p of plans) expect(all).toContain(`${p.name}: ${p.sticks.length} stick`);
     for (const p of d.pieces) expect(all).toContain(p.mark);
   });
@@ -183,8 +187,8 @@ describe("lists on paper", () => {
       expect.stringMatching(/^1 of \d+$/),
     ]);
     expect(caps[6]).toMatch(/1 offcut up to 230\.4 mm$/);
-    const said = words(shoppingPages(d, wanted, quotes, 0, "A4", "d")).join(" ");
+    const said = words(shoppingPages(listed(d), wanted, quotes, 0, "A4", "d")).join(" ");
     expect(said).toMatch(/Together \d+\.\d\d, with 0 % to spare and whole packs\./);
-    expect(words(shoppingPages(d, wanted.map((w) => ({ ...w, buy: 0, had: 1 })), quotes, 0, "A4", "d")).join(" ")).toMatch(/Nothing has to be bought\..*On hand/); // prettier-ignore
+    expect(words(shoppingPages(listed(d), wanted.map((w) => ({ ...w, buy: 0, had: 1 })), quotes, 0, "A4", "d")).join(" ")).toMatch(/Nothing has to be bought\..*On hand/); // prettier-ignore
   });
 });

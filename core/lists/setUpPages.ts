@@ -4,7 +4,7 @@ import { lying } from "../frame";
 import type { Vec2 } from "../geometry";
 import { setUpWords, type Design } from "../job";
 import { printModel } from "../units";
-import { wordsOf } from "./words";
+import { listed, wordsOf } from "./words";
 
 const [SMALL, LEAD, PAD] = [1.9, 3.4, 3];
 
@@ -28,7 +28,7 @@ export function setUpPages(d: Design, all: readonly SetUp[], paper: PaperId, dat
     return { kind: "picture", height: high + 2, draw: (at, w) => card(at, w, high, { title: `${i + 1}. Stop at ${M(s.length)}`, flat, k: full ? 1 : wide / shape.overall, thick, under }) }; // prettier-ignore
   });
   const count = `${all.length} settings of the stop, longest first. Cards at full size: check one against a rule before you trust it.`;
-  return tablePages([], [{ kind: "words", text: count }, ...lines], paper, wordsOf(d, "Set-ups", date));
+  return tablePages([], [{ kind: "words", text: count }, ...lines], paper, wordsOf(listed(d), "Set-ups", date));
 }
 function card(
   at: Vec2,

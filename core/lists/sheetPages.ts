@@ -1,22 +1,21 @@
 import { line, outline, PAPERS, rectangle, tablePages, text, wrapped, type Entity, type PagePlan, type PaperId, type TableLine } from "../drawing"; // prettier-ignore
 import type { Vec2 } from "../geometry";
-import type { Design } from "../job";
 import { markSize, type SheetJob } from "../jigs/sheetParts";
 import { cutWordsOf, sheetGapWords, turnedPoint, type NestedSheet, type NestResult, type Turn } from "../nesting";
 import { printModel } from "../units";
-import { wordsOf } from "./words";
+import { wordsOf, type Listed } from "./words";
 
 /** Height a drawn sheet takes at most, mm; and of the small letters. */
 const [HIGH, SMALL, LEAD] = [165, 1.8, 3.2];
 
 /** The sheets on paper: each drawn with its parts, under it its size, what is left whole and the cuts in their order. */
 export function sheetPages(
-  d: Design,
+  l: Listed,
   plans: readonly { readonly job: SheetJob; readonly result: NestResult }[],
   paper: PaperId,
   date: string,
 ): PagePlan {
-  const M = (mm: number, n = 1): string => printModel(mm as never, d.doc.brief.units.model, n);
+  const M = (mm: number, n = 1): string => printModel(mm as never, l.unit, n);
   const lines = plans.flatMap(({ job, result: r }): TableLine[] => {
     const parts = job.problem.parts.reduce((s, p) => s + p.sticks.length, 0);
     if (r.status !== "planned") {
@@ -50,7 +49,7 @@ export function sheetPages(
       }),
     ];
   });
-  return tablePages([], lines, paper, wordsOf(d, "Sheet layout", date));
+  return tablePages([], lines, paper, wordsOf(l, "Sheet layout", date));
 }
 
 function drawn(job: SheetJob, s: NestedSheet, k: number, at: Vec2, under: readonly string[]): Entity[] {

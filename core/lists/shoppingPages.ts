@@ -1,18 +1,17 @@
 import { SHOPPING_COLUMNS, shoppingRows, shoppingTotal, type Quote, type Wanted } from "../drawer";
 import { tablePages, type PagePlan, type PaperId, type TableLine } from "../drawing";
-import type { Design } from "../job";
-import { wordsOf } from "./words";
+import { wordsOf, type Listed } from "./words";
 
 /** The shopping list on paper, what has to be bought first, with a box to tick. */
 export function shoppingPages(
-  d: Design,
+  l: Listed,
   wanted: readonly Wanted[],
   quotes: readonly (Quote | undefined)[],
   spare: number,
   paper: PaperId,
   date: string,
 ): PagePlan {
-  const rows = shoppingRows(wanted, quotes, spare, d.doc.brief.units.model);
+  const rows = shoppingRows(wanted, quotes, spare, l.unit);
   const line = (cells: readonly string[]): TableLine => ({ kind: "row", cells: ["[  ]", ...cells] });
   const buy = rows.filter((_, i) => wanted[i]!.buy > 0);
   const have = rows.filter((_, i) => wanted[i]!.buy === 0);
@@ -35,6 +34,6 @@ export function shoppingPages(
     ],
     lines,
     paper,
-    wordsOf(d, "Shopping list", date),
+    wordsOf(l, "Shopping list", date),
   );
 }

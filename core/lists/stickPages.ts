@@ -2,9 +2,9 @@ import type { ItemPlan, PlannedStick } from "../cutting";
 import { gapWords } from "../cutting";
 import { line, outline, PAPERS, rectangle, tablePages, text, wrapped, type Entity, type PagePlan, type PaperId, type TableLine } from "../drawing"; // prettier-ignore
 import type { Vec2 } from "../geometry";
-import { bothEnds, rangesOf, type Design } from "../job";
+import { bothEnds, rangesOf } from "../job";
 import { printModel } from "../units";
-import { wordsOf } from "./words";
+import { wordsOf, type Listed } from "./words";
 
 const BAR = 5;
 /** Height of a stick without the words under it, mm. */
@@ -12,13 +12,12 @@ const STICK = 9;
 const SMALL = 1.8;
 
 /** The stick layout on paper: each stick drawn with its pieces, under it each cut's mark, length and end cuts. */
-export function stickPages(d: Design, plans: readonly ItemPlan[], paper: PaperId, date: string): PagePlan {
-  const M = (mm: number, n = 2): string => printModel(mm as never, d.doc.brief.units.model, n);
-  const piece = new Map(d.pieces.map((p) => [p.mark, p]));
+export function stickPages(l: Listed, plans: readonly ItemPlan[], paper: PaperId, date: string): PagePlan {
+  const M = (mm: number, n = 2): string => printModel(mm as never, l.unit, n);
   const endsOf = (mark: string): string => {
-    const p = piece.get(mark);
-    if (!p) return "";
-    const e = bothEnds(p.shape, M);
+    const shape = l.shapes.get(mark);
+    if (!shape) return "";
+    const e = bothEnds(shape, M);
     return e.first === e.far ? (e.first === "square" ? "" : `both ${e.first} ${e.relation}`.trim()) : `${e.first}; ${e.far}`; // prettier-ignore
   };
   const lines = plans.flatMap((plan): TableLine[] => {
@@ -58,7 +57,7 @@ export function stickPages(d: Design, plans: readonly ItemPlan[], paper: PaperId
       }),
     ];
   });
-  return tablePages([], lines, paper, wordsOf(d, "Stick layout", date));
+  return tablePages([], lines, paper, wordsOf(l, "Stick layout", date));
 }
 
 /** Sticks that are cut the same, with their numbers, in the order of their first. */

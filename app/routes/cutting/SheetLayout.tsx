@@ -1,8 +1,7 @@
-import { memo, useMemo, useState } from "react";
+import { memo, useState } from "react";
 import { markSize, type Flat, type SheetJob } from "core/jigs/sheetParts";
 import type { Vec2 } from "core/geometry";
 import { moveOfSheet, type CutMove } from "core/drawer";
-import { serves } from "core/job";
 import { lookOf, textureOf } from "core/lumber";
 import {
   cutWordsOf,
@@ -15,47 +14,35 @@ import {
   type Turn,
 } from "core/nesting";
 import { printNumber } from "core/units";
-import { useJob } from "~/job/JobContext";
-import { marksOf, useCutMarks } from "~/job/useCutMarks";
-import { useUnits } from "~/job/units";
-import type { DrawerState } from "~/job/useDrawer";
-import type { ShownSheets, useSheetPlans } from "~/job/useSheetPlans";
+import { marksOf } from "~/job/useCutMarks";
+import type { SheetPlans, ShownSheets } from "~/job/useSheetPlans";
+import type { LayoutHand } from "./layoutHand";
 
-/** What the sheets are drawn with: what is cut, what is pointed at, what lies in the drawer. */
-interface Hand {
-  readonly cut: ReadonlySet<string>;
-  readonly selected: string | undefined;
-  readonly drawer: DrawerState | undefined;
-}
 /** Every sheet with its parts as they lie on it, the cuts in their order, and what is left. */
-export function SheetLayout({
-  sheets,
-  drawer,
-}: {
-  sheets: ReturnType<typeof useSheetPlans>;
-  drawer: DrawerState | undefined;
-}) {
-  const job = useJob();
-  const cut = useMemo(() => new Set(job.statuses.filter(serves).map((c) => c.stick)), [job.statuses]);
-  const hand = useMemo<Hand>(() => ({ cut, selected: job.selected, drawer }), [cut, job.selected, drawer]);
-  const { plans, seeking, fault, stop } = sheets;
-  if (!drawer) return <p className="text-lg">Looking into the drawer …</p>;
-  if (plans.length === 0)
-    return (
-      <p className="text-lg">
-        Nothing of this job is cut from sheet. A building of sheet, an awning or a platform is; the demo job “Company
-        store” shows how this looks.
-      </p>
-    );
+export function SheetLayout({ sheets, hand, none }: { sheets: SheetPlans; hand: LayoutHand; none: string }) {
+  const { plans, seeking, fault, stop, again } = sheets;
+  const open = plans.some((p) => p.result?.status === "planned" && sheetGapWords(p.job.problem, p.result) !== "");
+  if (!hand.drawer) return <p className="text-lg">Looking into the drawer …</p>;
+  if (plans.length === 0) return <p className="text-lg">{none}</p>;
   return (
     <div className="space-y-6">
-      {seeking && (
+      {seeking ? (
         <p role="status" className="flex flex-wrap items-center gap-4 border-l-[3px] border-ochre bg-shade px-4 py-2">
           <span>What is shown can be cut; better layouts are looked for behind it.</span>
           <button className="btn" onClick={stop}>
             Stop and take it
           </button>
         </p>
+      ) : (
+        sheets.stopped &&
+        open && (
+          <p role="status" className="flex flex-wrap items-center gap-4 border-l-[3px] border-edge bg-shade px-4 py-2">
+            <span>Stopped. What is shown can be cut.</span>
+            <button className="btn" onClick={again}>
+              Look for a better layout
+            </button>
+          </p>
+        )
       )}
       {fault && <p className="text-fault">{fault}</p>}
       {plans.map((p) => (
@@ -67,7 +54,7 @@ export function SheetLayout({
 
 type Planned = Extract<NestResult, { status: "planned" }>;
 const OneSheet = memo(
-  function OneSheet({ shown, hand }: { shown: ShownSheets; hand: Hand }) {
+  function OneSheet({ shown, hand }: { shown: ShownSheets; hand: LayoutHand }) {
     const { job, result, seeking } = shown;
     const parts = job.problem.parts.reduce((s, p) => s + p.sticks.length, 0);
     const count = `${parts} ${parts === 1 ? "part" : "parts"}`;
@@ -121,7 +108,7 @@ function Plan({
   r: Planned;
   count: string;
   seeking: boolean;
-  hand: Hand;
+  hand: LayoutHand;
 }) {
   const gap = sheetGapWords(job.problem, r);
   const { item, problem } = job;
@@ -155,18 +142,15 @@ function Plan({
 }
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 /** The largest piece that is left whole, in words. */
-function leftWords(s: NestedSheet, M: (mm: number) => string): string {
+function leftWords(s: NestedSheet, M: LayoutHand["M"]): string {
   const [best] = [...s.left].sort((a, b) => b.wide * b.high - a.wide * a.high);
   return best && Math.min(best.wide, best.high) >= 5 ? `; left whole ${M(best.wide)} × ${M(best.high)}` : "";
 }
 
 /** Pixels a sheet takes at most from left to right, and from top to bottom; and a millimetre of it. */
 const [ACROSS, DOWN, MM] = [760, 400, 3];
-function OneLayout({ n, sheet, job, hand }: { n: number; sheet: NestedSheet; job: SheetJob; hand: Hand }) {
-  const { select } = useJob();
-  const { cut, selected, drawer } = hand;
-  const { M } = useUnits();
-  const { mark, takeBack } = useCutMarks();
+function OneLayout({ n, sheet, job, hand }: { n: number; sheet: NestedSheet; job: SheetJob; hand: LayoutHand }) {
+  const { cut, selected, drawer, select, M, mark, takeBack } = hand;
   const size = job.problem.sizes[sheet.size]!;
   const { wide, long } = size;
   const k = Math.min(MM, ACROSS / long, DOWN / wide);
@@ -270,14 +254,13 @@ function OneLayout({ n, sheet, job, hand }: { n: number; sheet: NestedSheet; job
           );
         })}
       </svg>
-      {sheet.cuts.length > 0 && <Cuts cuts={sheet.cuts} />}
+      {sheet.cuts.length > 0 && <Cuts cuts={sheet.cuts} M={M} />}
     </div>
   );
 }
 
 /** The cuts of a sheet, one below the other; of some hundred only when they are asked for. */
-function Cuts({ cuts }: { cuts: NestedSheet["cuts"] }) {
-  const { M } = useUnits();
+function Cuts({ cuts, M }: { cuts: NestedSheet["cuts"]; M: LayoutHand["M"] }) {
   const [open, setOpen] = useState(false);
   return (
     <details className="text-[15px]" onToggle={(e) => setOpen(e.currentTarget.open)}>

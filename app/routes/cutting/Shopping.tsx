@@ -9,9 +9,8 @@ import {
   type Wanted,
 } from "core/drawer";
 import type { ItemPlan } from "core/cutting";
-import { stockItem } from "core/lumber";
-import { printNumber } from "core/units";
-import { useJob } from "~/job/JobContext";
+import type { StockItem } from "core/lumber";
+import { printNumber, type Units } from "core/units";
 import { post } from "~/job/post";
 import type { DrawerState } from "~/job/useDrawer";
 import type { ShownSheets } from "~/job/useSheetPlans";
@@ -31,17 +30,17 @@ export function useShopping(
   plans: readonly ItemPlan[],
   sheets: readonly ShownSheets[],
   drawer: DrawerState | undefined,
+  item: (id: string) => StockItem | undefined,
 ): ShoppingState {
-  const { design } = useJob();
   const wanted = useMemo(() => {
     if (!open) return [];
     const sticks = plans.flatMap((plan) => {
-      const item = stockItem(design.scale, plan.item);
-      return item ? [{ item, plan }] : [];
+      const of = item(plan.item);
+      return of ? [{ item: of, plan }] : [];
     });
     const flat = sheets.flatMap(({ job, result }) => (job.item && result ? [{ item: job.item, problem: job.problem, result }] : [])); // prettier-ignore
     return shoppingList(sticks, flat, drawer?.least ?? 40);
-  }, [open, plans, sheets, drawer?.least, design.scale]);
+  }, [open, plans, sheets, drawer?.least, item]);
   const lots = JSON.stringify(wanted.map((w) => w.lot));
   const [known, setKnown] = useState<{ readonly lots: string; readonly quotes: readonly (Quote | null)[]; readonly fault: boolean }>({ lots: "[]", quotes: [], fault: false }); // prettier-ignore
   useEffect(() => {
@@ -70,15 +69,19 @@ export function Shopping({
   spare,
   setSpare,
   seeking,
+  unit,
+  whom,
 }: {
   state: ShoppingState;
   spare: number;
   setSpare: (n: number) => void;
   seeking: boolean;
+  unit: Units["model"];
+  /** For whom a thing is wanted, where several jobs are planned together. */
+  whom?: (w: Wanted) => string;
 }) {
-  const { doc } = useJob();
   const { wanted, quotes } = state;
-  const rows = shoppingRows(wanted, quotes, spare, doc.brief.units.model);
+  const rows = shoppingRows(wanted, quotes, spare, unit);
   const total = shoppingTotal(wanted, quotes, spare);
   if (wanted.length === 0 && state.lacks.length === 0)
     return <p className="text-lg">{seeking ? "Being planned …" : "Nothing is needed any more: every piece is cut."}</p>;
@@ -112,10 +115,11 @@ export function Shopping({
                 {c}
               </th>
             ))}
+            {whom && <th>For</th>}
           </tr>
         </thead>
         <tbody>
-          {rows.map((cells) => (
+          {rows.map((cells, row) => (
             <tr key={cells[0]}>
               {cells.map((c, i) => (
                 <td
@@ -125,6 +129,7 @@ export function Shopping({
                   {c}
                 </td>
               ))}
+              {whom && <td>{whom(wanted[row]!)}</td>}
             </tr>
           ))}
         </tbody>
@@ -135,7 +140,7 @@ export function Shopping({
                 Together
               </td>
               <td className="num font-semibold">{printNumber(total, 2)}</td>
-              <td />
+              <td colSpan={whom ? 2 : 1} />
             </tr>
           </tfoot>
         )}

@@ -1,33 +1,15 @@
-import { memo, useMemo } from "react";
+import { memo } from "react";
 import { gapWords, type ItemPlan, type PlannedStick } from "core/cutting";
-import { lying, type PieceShape } from "core/frame";
-import { lookOf, stockItem } from "core/lumber";
+import { lying } from "core/frame";
+import { lookOf } from "core/lumber";
 import { moveOfStick } from "core/drawer";
-import type { DrawerState } from "~/job/useDrawer";
 import { printNumber } from "core/units";
-import { serves } from "core/job";
-import { useCutMarks } from "~/job/useCutMarks";
-import { useJob } from "~/job/JobContext";
-import type { usePlan } from "~/job/usePlan";
-import { useUnits } from "~/job/units";
+import type { StickPlans } from "~/job/usePlan";
+import type { LayoutHand } from "./layoutHand";
 
-/** What every stick of the plan is drawn with. */
-interface Pieces {
-  readonly shapes: ReadonlyMap<string, PieceShape>;
-  readonly cut: ReadonlySet<string>;
-  readonly selected: string | undefined;
-  readonly drawer: DrawerState | undefined;
-}
 /** The plan drawn: each stick with its pieces, kerfs and offcut, how good the plan is and how that is known. */
-export function StickLayout({ plan, drawer }: { plan: ReturnType<typeof usePlan>; drawer: DrawerState | undefined }) {
-  const job = useJob();
+export function StickLayout({ plan, hand, none }: { plan: StickPlans; hand: LayoutHand; none: string }) {
   const { plans, seeking, fault, stop, again } = plan;
-  const shapes = useMemo(() => new Map(job.design.pieces.map((p) => [p.mark, p.shape])), [job.design.pieces]);
-  const cut = useMemo(() => new Set(job.statuses.filter(serves).map((c) => c.stick)), [job.statuses]);
-  const pieces = useMemo<Pieces>(
-    () => ({ shapes, cut, selected: job.selected, drawer }),
-    [shapes, cut, job.selected, drawer],
-  );
   const open = plans.filter((p) => p === undefined || p.seeking).length;
   const unproven = plans.some((p) => p && gapWords(p.plan) !== "");
   return (
@@ -53,16 +35,16 @@ export function StickLayout({ plan, drawer }: { plan: ReturnType<typeof usePlan>
         )
       )}
       {fault && <p className="text-fault">{fault}</p>}
-      {plans.length === 0 && !drawer && <p className="text-lg">Looking into the drawer …</p>}
-      {plans.length === 0 && drawer && <p className="text-lg">Every piece is cut. What was cut is under Bench.</p>}
-      {plans.map((p) => p && <Item key={p.plan.item} plan={p.plan} seeking={p.seeking} pieces={pieces} />)}
+      {plans.length === 0 && !hand.drawer && <p className="text-lg">Looking into the drawer …</p>}
+      {plans.length === 0 && hand.drawer && <p className="text-lg">{none}</p>}
+      {plans.map((p) => p && <Item key={p.plan.item} plan={p.plan} seeking={p.seeking} hand={hand} />)}
     </div>
   );
 }
 
 /** One section's sticks; news of another section leaves it as it is. */
-const Item = memo(function Item({ plan, seeking, pieces }: { plan: ItemPlan; seeking: boolean; pieces: Pieces }) {
-  const { M } = useUnits();
+const Item = memo(function Item({ plan, seeking, hand }: { plan: ItemPlan; seeking: boolean; hand: LayoutHand }) {
+  const { M } = hand;
   const r = plan.result;
   if (r.status === "too long")
     return (
@@ -117,7 +99,7 @@ const Item = memo(function Item({ plan, seeking, pieces }: { plan: ItemPlan; see
       </p>
       <ol className="space-y-1.5">
         {plan.sticks.map((s, i) => (
-          <Stick key={i} n={i + 1} stick={s} longest={longest} item={plan.item} pieces={pieces} />
+          <Stick key={i} n={i + 1} stick={s} longest={longest} item={plan.item} hand={hand} />
         ))}
       </ol>
     </section>
@@ -142,21 +124,19 @@ function Stick({
   stick,
   longest,
   item,
-  pieces,
+  hand,
 }: {
   n: number;
   stick: PlannedStick;
   longest: number;
   item: string;
-  pieces: Pieces;
+  hand: LayoutHand;
 }) {
-  const job = useJob();
-  const { M } = useUnits();
+  const { M, mark, takeBack } = hand;
   const look = lookOf(item);
   const k = W / longest;
-  const { mark, takeBack } = useCutMarks();
   const sticks = stick.cuts.map((c) => c.stick);
-  const done = sticks.every((c) => pieces.cut.has(c));
+  const done = sticks.every((c) => hand.cut.has(c));
   return (
     <li className={`flex items-center gap-3 ${done ? "opacity-60" : ""}`}>
       <span className="head w-7 text-right text-[16px]">{n}</span>
@@ -177,12 +157,12 @@ function Stick({
           strokeDasharray="5 3"
         />
         {stick.cuts.map((c) => {
-          const shape = pieces.shapes.get(c.mark);
+          const shape = hand.shapes.get(c.mark);
           const pts = shape ? lying(shape) : [];
           const half = Math.max(...pts.map((p) => Math.abs(p[1])), 1e-9);
-          const on = c.stick === pieces.selected;
+          const on = c.stick === hand.selected;
           return (
-            <g key={c.stick} onClick={() => job.select(c.stick)} style={{ cursor: "pointer" }}>
+            <g key={c.stick} onClick={() => hand.select(c.stick)} style={{ cursor: "pointer" }}>
               <polygon
                 points={pts.map((p) => `${(c.start + p[0]) * k},${17 - (p[1] / half) * 11}`).join(" ")}
                 fill={on ? "var(--picked)" : `var(--${look})`}
@@ -230,10 +210,10 @@ function Stick({
             onClick={() =>
               mark(sticks, [
                 moveOfStick(
-                  pieces.drawer?.held ?? [],
-                  stockItem(job.design.scale, item)!,
+                  hand.drawer?.held ?? [],
+                  hand.item(item),
                   { ...stick, drawer: stick.from.drawer === true, sticks },
-                  pieces.drawer?.least ?? Infinity,
+                  hand.drawer?.least ?? Infinity,
                 ),
               ])
             }

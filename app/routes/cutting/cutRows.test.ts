@@ -1,8 +1,7 @@
 import { readFileSync } from "node:fs";
 import { beforeAll, describe, expect, it } from "vitest";
-import { cutStatuses, designOf, issueOf, readJobFile, type Design } from "core/job";
-import { planItem, stockLengths, wantedByItem } from "core/cutting";
-import { catalogue } from "core/lumber";
+import { cutStatuses, designOf, issueOf, readJobFile, stickJobs, type Design } from "core/job";
+import { planItem } from "core/cutting";
 import { fits } from "~/job/usePlan";
 import { linesOf, rowHas, rowsOf, trayOf } from "./cutRows";
 
@@ -70,12 +69,7 @@ describe("the cut list's groups", () => {
 
 describe("a plan while its sticks are cut", () => {
   it("holds as long as whole planned sticks are marked, and is made anew otherwise", async () => {
-    const items = new Map(catalogue(gulch.scale).map((i) => [i.id, i]));
-    const plans = await Promise.all(
-      [...wantedByItem(gulch.pieces, gulch.doc.cutting)].map(([id, w]) =>
-        planItem(items.get(id)!, w, stockLengths(items.get(id)!), gulch.doc.cutting),
-      ),
-    );
+    const plans = await Promise.all(stickJobs(gulch).map((j) => planItem(j)));
     const none = new Set<string>();
     const groups = plans.flatMap((p) => p.sticks.map((s) => s.cuts.map((c) => c.stick)));
     const first = plans[0]!.sticks[0]!.cuts.map((c) => c.stick);

@@ -1,5 +1,7 @@
 import { useMemo, useState } from "react";
+import { Link } from "react-router";
 import { toast } from "sonner";
+import { AIMS } from "core/cutting";
 import { SHOPPING_COLUMNS, shoppingRows } from "core/drawer";
 import { PAPERS, type PagePlan, type PaperId } from "core/drawing";
 import type * as Lists from "core/lists";
@@ -14,7 +16,9 @@ import { useUnits } from "~/job/units";
 import { LengthField } from "~/ui/Fields";
 import { SidePanel } from "~/ui/SidePanel";
 import { Tabs } from "~/ui/Tabs";
+import { AimChoice } from "./AimChoice";
 import { CutList } from "./CutList";
+import { useLayoutHand } from "./layoutHand";
 import { MaterialChart } from "./MaterialChart";
 import { Labels } from "./Labels";
 import { SetUps, useSetUps } from "./SetUps";
@@ -37,6 +41,7 @@ export default function Cutting() {
   const { M } = useUnits();
   const [tab, setTab] = useState<keyof typeof TABS>("list");
   const drawer = useDrawer();
+  const hand = useLayoutHand(drawer);
   const plan = usePlan(drawer?.held);
   // laid out once they are asked for, and kept from then on
   const [sheetsAsked, askSheets] = useState(false);
@@ -51,7 +56,7 @@ export default function Cutting() {
         : [`Read ${M(mm, 2)}; it may be from 0 to ${M(most)}.`];
   const planned = useMemo(() => plan.plans.flatMap((p) => (p ? [p.plan] : [])), [plan.plans]);
   const settings = useSetUps();
-  const shopping = useShopping(tab === "buy", planned, sheets.plans, drawer);
+  const shopping = useShopping(tab === "buy", planned, sheets.plans, drawer, hand.item);
   const [spare, setSpare] = useState(10);
   const [paper, setPaper] = usePaper();
   const today = (): string => new Date().toISOString().slice(0, 10);
@@ -79,12 +84,14 @@ export default function Cutting() {
   };
   const printCutList = (): Promise<void> => print("Cut list", (l) => l.cutListPages(job.design, paper, today()));
   const printSticks = (): Promise<void> =>
-    print("Stick layout", (l) => l.stickPages(job.design, planned, paper, today()));
+    print("Stick layout", (l) => l.stickPages(l.listed(job.design), planned, paper, today()));
   const laidOut = sheets.plans.flatMap((p) => (p.result ? [{ job: p.job, result: p.result }] : []));
   const printSheets = (): Promise<void> =>
-    print("Sheet layout", (l) => l.sheetPages(job.design, laidOut, paper, today()));
+    print("Sheet layout", (l) => l.sheetPages(l.listed(job.design), laidOut, paper, today()));
   const printShopping = (): Promise<void> =>
-    print("Shopping list", (l) => l.shoppingPages(job.design, shopping.wanted, shopping.quotes, spare, paper, today()));
+    print("Shopping list", (l) =>
+      l.shoppingPages(l.listed(job.design), shopping.wanted, shopping.quotes, spare, paper, today()),
+    );
   const printSettings = (): Promise<void> =>
     print("Set-ups", (l) => l.setUpPages(job.design, settings, paper, today()));
   const saveShopping = async (): Promise<void> => {
@@ -146,11 +153,21 @@ export default function Cutting() {
           ) : tab === "setups" ? (
             <SetUps all={settings} />
           ) : tab === "sticks" ? (
-            <StickLayout plan={plan} drawer={drawer} />
+            <StickLayout plan={plan} hand={hand} none="Every piece is cut. What was cut is under Bench." />
           ) : tab === "sheets" ? (
-            <SheetLayout sheets={sheets} drawer={drawer} />
+            <SheetLayout
+              sheets={sheets}
+              hand={hand}
+              none="Nothing of this job is cut from sheet. A building of sheet, an awning or a platform is; the demo job “Company store” shows how this looks."
+            />
           ) : (
-            <Shopping state={shopping} spare={spare} setSpare={setSpare} seeking={plan.seeking || sheets.seeking} />
+            <Shopping
+              state={shopping}
+              spare={spare}
+              setSpare={setSpare}
+              seeking={plan.seeking || sheets.seeking}
+              unit={brief.units.model}
+            />
           )}
         </div>
         <p className="border-t border-hair px-7 py-2 text-[15px] text-ink-2">
@@ -195,6 +212,24 @@ export default function Cutting() {
                 keep={small("allowance", "Allowance", 20)}
               />
             </section>
+            {(tab === "sticks" || tab === "buy") && (
+              <AimChoice
+                aim={cutting.aim ?? "price"}
+                choose={(a) =>
+                  job.edit(`Aim: ${AIMS[a].name.toLowerCase()}`, (d) => {
+                    if (a === "price") delete d.cutting.aim;
+                    else d.cutting.aim = a;
+                  })
+                }
+              />
+            )}
+            {tab === "sticks" && (
+              <p className="text-[15px]">
+                <Link className="link" to="/drawer/together" state={{ from: `/jobs/${job.id}/cutting` }}>
+                  Plan it together with other jobs
+                </Link>
+              </p>
+            )}
             {tab === "list" && <Labels paper={paper} />}
             <MaterialChart plans={planned} kerf={cutting.kerf} />
           </>

@@ -134,6 +134,9 @@ export default function Drawer({ loaderData }: Route.ComponentProps) {
               </Link>
             )}
           </span>
+          <Link className="btn" to="/drawer/together" state={{ from }}>
+            Plan several jobs
+          </Link>
           <input
             className="field !w-56"
             placeholder="Find by name, size, place"
