@@ -18,6 +18,8 @@ import Cutting from "~/routes/cutting/cutting";
 import Drawings from "~/routes/drawings/drawings";
 import Framing from "~/routes/framing/framing";
 import Jigs from "~/routes/jigs/jigs";
+import * as drawerAside from "~/routes/drawer/aside";
+import * as drawerCut from "~/routes/drawer/cut";
 import * as drawerJigs from "~/routes/drawer/jigs";
 import * as drawerPrices from "~/routes/drawer/prices";
 import * as drawerState from "~/routes/drawer/state";
@@ -49,6 +51,8 @@ async function answer(input: RequestInfo | URL, init?: RequestInit): Promise<Res
   if (request.method === "POST") server.sent.push({ url: path, body: JSON.parse(String(init?.body)) });
   const args = { request, params: { job: id! }, context: {} } as never;
   if (path === "/drawer/jigs") return request.method === "POST" ? drawerJigs.action(args) : drawerJigs.loader();
+  if (path === "/drawer/cut") return drawerCut.action(args);
+  if (path === "/drawer/aside") return drawerAside.action(args);
   if (path === "/drawer/prices") return drawerPrices.action(args);
   if (path === "/drawer/state") return drawerState.loader(args);
   if (what === "revisions") return revisions.action(args);
@@ -156,7 +160,7 @@ export const example = (name: string): JobDoc => readJobFile(readFileSync(`examp
 export const bare = (doc: JobDoc): JobDoc => ({ ...doc, drawings: [] });
 
 /** All words on the page with the names of what has no words, in one line. */
-function wordsOfPage(): string {
+export function wordsOfPage(): string {
   const out: string[] = [];
   const walk = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT | NodeFilter.SHOW_ELEMENT);
   for (let n = walk.nextNode(); n; n = walk.nextNode()) {

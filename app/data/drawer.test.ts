@@ -52,6 +52,49 @@ describe("the ledger beside what is cut", () => {
     keeper.keepEntry(id, event("cut", [move]));
     expect(lying()).toEqual([[90, 1], [300, 1]]); // prettier-ignore
   });
+  it("of a stick that two jobs share moves once, and comes back when neither is cut any more", async () => {
+    const [a, b] = [await jobs.importJob(text), await jobs.importJob(text)];
+    const before = lying();
+    const shared: CutMove = { ...move, sticks: [sticks[0]!], also: [{ job: b, sticks: [sticks[1]!] }] };
+    const one = (kind: Issue["kind"], stick: string, moves?: readonly CutMove[]) => ({ ...event(kind, moves).event, sticks: [stick] }); // prettier-ignore
+    const events = [
+      { job: a, event: one("cut", sticks[0]!, [shared]) },
+      { job: b, event: one("cut", sticks[1]!) },
+    ];
+    expect(keeper.keepTogether(events)).toMatchObject({ ok: true });
+    const cut = lying();
+    expect(cut).not.toEqual(before);
+    expect(drawer.ledger().at(-1)).toMatchObject({
+      job: a,
+      sticks: [sticks[0]],
+      also: [{ job: b, sticks: [sticks[1]] }],
+    });
+    // sent twice
+    expect(keeper.keepTogether(events)).toMatchObject({ ok: true });
+    expect(lying()).toEqual(cut);
+    keeper.keepEntry(a, { ...event("uncut"), event: one("uncut", sticks[0]!) });
+    expect(lying()).toEqual(cut);
+    keeper.keepEntry(b, { ...event("uncut"), event: one("uncut", sticks[1]!) });
+    expect(lying()).toEqual(before);
+  });
+  it("keeps nothing of several jobs' events where one is refused, or a job is gone", async () => {
+    const a = await jobs.importJob(text);
+    const [lines, good] = [drawer.ledger().length, { job: a, event: event("cut", [move]).event }];
+    expect(keeper.keepTogether([good, { job: "gone", event: event("cut").event }])).toEqual({ ok: false, why: "gone" });
+    expect(keeper.keepTogether([good, { job: a, event: { id: "none" } }])).toMatchObject({ ok: false, why: "refused" });
+    expect([drawer.ledger().length, jobs.issuesOf(a).length]).toEqual([lines, 0]);
+  });
+  it("keeps lots for the jobs that they are set aside for, and no longer once those have cut them", async () => {
+    const id = await jobs.importJob(text);
+    drawer.putAside([{ lot: strip, count: 1, jobs: [id] }, { lot: strip, count: 4, jobs: ["gone"] }]); // prettier-ignore
+    // a job that is gone keeps nothing
+    expect(drawer.setAside()).toEqual([{ lot: strip, count: 1, jobs: [id] }]);
+    keeper.keepEntry(id, event("cut", [{ ...move, drawer: false }]));
+    expect(drawer.setAside()).toHaveLength(1);
+    keeper.keepEntry(id, event("cut", [move]));
+    expect(drawer.setAside()).toEqual([]);
+    keeper.keepEntry(id, event("uncut"));
+  });
   it("does not move with an event that is refused", async () => {
     const id = await jobs.importJob(text);
     const before = drawer.ledger().length;

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { planItem } from "../cutting";
 import { describe, expect, it } from "vitest";
 import { sheetOf, stickBy } from "./drawer.fixture";
-import { COLUMNS, countOf, drawerLengths, drawerRows, drawerSheets, holdings, isOfItem, isOfSheet, linesOfCut, linesOfUncut, linesThatUndo, lotKey, lotWords, moveOfSheet, moveOfStick, readDrawerRows, readLot, sheetLot, stickLot, type CutMove, type Lot, type Movement } from "."; // prettier-ignore
+import { asideAfter, COLUMNS, countOf, drawerLengths, drawerRows, drawerSheets, freeFor, holdings, isOfItem, isOfSheet, linesOfCut, linesOfUncut, linesThatUndo, lotKey, lotWords, moveOfSheet, moveOfStick, readDrawerRows, readLot, sheetLot, stickLot, type CutMove, type Lot, type Movement } from "."; // prettier-ignore
 
 const strip: Lot = { form: "strip", material: "wood", name: "Strip", thickness: 1, width: 2, length: 300 };
 let n = 0;
@@ -148,6 +148,24 @@ describe("the ledger balances", () => {
       }),
       { numRuns: 200 },
     );
+  });
+});
+
+describe("what is set aside", () => {
+  const held = holdings([line(strip, 5), line({ ...strip, length: 120 }, 2)]);
+  const long = (all: readonly { lot: Lot; count: number }[]) => all.map((h) => [h.lot.length, h.count]);
+  const aside = [{ lot: strip, count: 3, jobs: ["a", "b"] }, { lot: { ...strip, name: "Another name", length: 120 }, count: 2, jobs: ["c"] }]; // prettier-ignore
+  it("is there for its own jobs alone", () => {
+    expect(long(freeFor(held, aside, "a"))).toEqual([[strip.length, 5]]);
+    expect(long(freeFor(held, aside, "c"))).toEqual([[120, 2], [strip.length, 2]]); // prettier-ignore
+    expect(long(freeFor(held, aside, undefined))).toEqual([[strip.length, 2]]);
+    expect(long(freeFor(held, [], undefined))).toEqual(long(held));
+  });
+  it("is less by what its jobs have cut of it out of the drawer", () => {
+    const cut = (drawer: boolean, lot = strip): CutMove => ({ lot, drawer, left: [], sticks: [] });
+    expect(asideAfter(aside, [cut(true), cut(true), cut(false)], ["b"]).map((a) => a.count)).toEqual([1, 2]);
+    expect(asideAfter(aside, [cut(true)], ["c"]).map((a) => a.count)).toEqual([3, 2]);
+    expect(asideAfter(aside, [cut(true), cut(true), cut(true), cut(true)], ["a"]).map((a) => a.count)).toEqual([2]);
   });
 });
 

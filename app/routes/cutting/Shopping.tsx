@@ -9,6 +9,7 @@ import {
   type Wanted,
 } from "core/drawer";
 import type { ItemPlan } from "core/cutting";
+import type { NestResult } from "core/nesting";
 import type { StockItem } from "core/lumber";
 import { printNumber, type Units } from "core/units";
 import { post } from "~/job/post";
@@ -25,22 +26,28 @@ export interface ShoppingState {
   /** Nobody named prices. */
   readonly unpriced: boolean;
 }
+const uncut = (r: NestResult, cut: ReadonlySet<string>): NestResult =>
+  r.status === "planned" ? { ...r, sheets: r.sheets.filter((s) => !s.placed.every((p) => cut.has(p.stick))) } : r;
+/** `cut` is what is cut already. */
 export function useShopping(
   open: boolean,
   plans: readonly ItemPlan[],
   sheets: readonly ShownSheets[],
   drawer: DrawerState | undefined,
   item: (id: string) => StockItem | undefined,
+  cut: ReadonlySet<string>,
 ): ShoppingState {
   const wanted = useMemo(() => {
     if (!open) return [];
     const sticks = plans.flatMap((plan) => {
       const of = item(plan.item);
-      return of ? [{ item: of, plan }] : [];
+      // what is cut off a stick already needs no stick any more
+      const left = plan.sticks.filter((s) => !s.cuts.every((c) => cut.has(c.stick)));
+      return of ? [{ item: of, plan: { ...plan, sticks: left } }] : [];
     });
-    const flat = sheets.flatMap(({ job, result }) => (job.item && result ? [{ item: job.item, problem: job.problem, result }] : [])); // prettier-ignore
+    const flat = sheets.flatMap(({ job, result }) => (job.item && result ? [{ item: job.item, problem: job.problem, result: uncut(result, cut) }] : [])); // prettier-ignore
     return shoppingList(sticks, flat, drawer?.least ?? 40);
-  }, [open, plans, sheets, drawer?.least, item]);
+  }, [open, plans, sheets, drawer?.least, item, cut]);
   const lots = JSON.stringify(wanted.map((w) => w.lot));
   const [known, setKnown] = useState<{ readonly lots: string; readonly quotes: readonly (Quote | null)[]; readonly fault: boolean }>({ lots: "[]", quotes: [], fault: false }); // prettier-ignore
   useEffect(() => {

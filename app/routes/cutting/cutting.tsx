@@ -56,7 +56,7 @@ export default function Cutting() {
         : [`Read ${M(mm, 2)}; it may be from 0 to ${M(most)}.`];
   const planned = useMemo(() => plan.plans.flatMap((p) => (p ? [p.plan] : [])), [plan.plans]);
   const settings = useSetUps();
-  const shopping = useShopping(tab === "buy", planned, sheets.plans, drawer, hand.item);
+  const shopping = useShopping(tab === "buy", planned, sheets.plans, drawer, hand.item, hand.cut);
   const [spare, setSpare] = useState(10);
   const [paper, setPaper] = usePaper();
   const today = (): string => new Date().toISOString().slice(0, 10);

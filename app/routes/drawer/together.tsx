@@ -92,7 +92,7 @@ function Page({ jobs: shelf, held, aside, least }: Route.ComponentProps["loaderD
     [shapes, item, cut, selected, held, least, M, mark, takeBack],
   );
   const planned = useMemo(() => plan.plans.flatMap((p) => (p ? [p.plan] : [])), [plan.plans]);
-  const shopping = useShopping(tab === "buy", planned, sheets.plans, hand.drawer, item);
+  const shopping = useShopping(tab === "buy", planned, sheets.plans, hand.drawer, item, cut);
   const letterOfJob = new Map(jobs.map((j) => [j.job, j.letter]));
   const whom = (w: Wanted): string => [...new Set(w.sticks.map((s) => letterOfJob.get(jobOfStick(s)[0]) ?? "?"))].sort().join(", "); // prettier-ignore
   const ours = aside.filter((a) => a.jobs.some((j) => ticked.includes(j)));
