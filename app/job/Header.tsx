@@ -2,14 +2,18 @@ import {
   ArrowUturnLeftIcon,
   ArrowUturnRightIcon,
   LightBulbIcon,
+  PrinterIcon,
   QuestionMarkCircleIcon,
 } from "@heroicons/react/24/outline";
-import { useEffect, useState } from "react";
+import { lazy, Suspense, useEffect, useState } from "react";
 import { scaleLabel } from "core/units";
 import { Link } from "react-router";
 import { useJob } from "./JobContext";
 import { openHelp } from "./Shortcuts";
 import { clockOf } from "./useKeeping";
+
+// plans and lists are fetched when they are asked for
+const Booklet = lazy(() => import("./Booklet").then((m) => ({ default: m.Booklet })));
 
 /** Name of the job, undo and redo, scale, units, and when it was last kept. */
 export function Header({ stage }: { stage: string }) {
@@ -18,6 +22,7 @@ export function Header({ stage }: { stage: string }) {
   const units = doc.brief.units;
   const set = (change: Partial<typeof units>): void =>
     void job.edit("Change units", (d) => void Object.assign(d.brief.units, change));
+  const [printing, setPrinting] = useState(false);
   const structure = design.structures[0]?.structure.name;
   return (
     <header className="stage-head flex h-[52px] shrink-0 items-center gap-3 border-b border-hair px-5">
@@ -66,6 +71,14 @@ export function Header({ stage }: { stage: string }) {
           ]}
           onChange={(model) => set({ model })}
         />
+        <IconButton label="Print a booklet" onClick={() => setPrinting(true)}>
+          <PrinterIcon className="size-5" />
+        </IconButton>
+        {printing && (
+          <Suspense>
+            <Booklet close={() => setPrinting(false)} />
+          </Suspense>
+        )}
         <IconButton label="Light: film or lamp" onClick={flipTheme}>
           <LightBulbIcon className="size-5" />
         </IconButton>

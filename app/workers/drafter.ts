@@ -2,6 +2,7 @@ import { pageSvg, type PaperId, type PdfFonts, type PdfOptions } from "core/draw
 import { stlOf } from "core/drawing/stl";
 import { jigDxf, jigSheets, jigSvg, pagesOf, type JigSheet } from "core/jigs";
 import { cutFileAs, cutFileName, cutFiles, cutFileSize } from "core/jigs/cutFile";
+import type { BookletPart, Planned } from "core/lists";
 import { designHash, type Design } from "core/job";
 import { designFor, type Ask } from "./heldDesigns";
 
@@ -77,6 +78,23 @@ export const drafter = {
     return as === "svg"
       ? new Blob([jigSvg(s)], { type: "image/svg+xml" })
       : new Blob([jigDxf(s)], { type: "image/vnd.dxf" });
+  },
+  /** What was ticked of a job as one PDF. */
+  async booklet(
+    ask: Ask,
+    date: string,
+    paper: PaperId,
+    ticked: readonly BookletPart[],
+    planned: Planned,
+    fonts: PdfFonts,
+    correct?: PdfOptions["correct"],
+  ): Promise<Blob> {
+    const [{ bookletParts }, { toPdf }] = await Promise.all([import("core/lists"), import("core/drawing")]);
+    const design = await designFor(ask);
+    const parts = bookletParts(design, new Set(ticked), planned, paper, date);
+    if (parts.length === 0) throw new Error("nothing that was ticked has anything in it");
+    const options = { title: design.doc.name, date: new Date(`${date}T00:00:00Z`), fonts, ...(correct ? { correct } : {}) }; // prettier-ignore
+    return new Blob([new Uint8Array(await toPdf(parts, options))], { type: "application/pdf" });
   },
   /** Some of the sheets as one PDF. */
   async pdf(

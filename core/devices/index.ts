@@ -4,3 +4,4 @@
  */
 export * from "./cutter";
 export * from "./simulatedCutter";
+export * from "./caliper";

@@ -9,6 +9,8 @@ import { sheetJobs } from "../jigs/sheetParts";
 import { nestings } from "../nesting";
 import { setUps } from "../cutting";
 import {
+  BOOKLET,
+  bookletParts,
   cutListPages,
   findingPages,
   labelPages,
@@ -19,6 +21,7 @@ import {
   shoppingPages,
   stickPages,
   USUAL_LABELS,
+  type BookletPart,
 } from ".";
 import { shoppingList, shoppingRows, simulatedPrices } from "../drawer";
 import { stockItem } from "../lumber";
@@ -98,6 +101,34 @@ describe("lists on paper", () => {
       "d",
     );
     expect(words(none).join(" ")).toMatch(/Larger than every sheet there is: FS\d\./);
+  });
+  it("make one booklet of what was ticked, in its order, and a cover that tells on which pages it is", async () => {
+    const d = design("gulch-trestle");
+    const sticks = await plansOf(d);
+    const none = { done: new Set<string>(), sticks: [], sheets: [], wanted: [], quotes: [], spare: 0 };
+    const wanted = shoppingList(
+      sticks.map((plan) => ({ item: stockItem(d.scale, plan.item)!, plan })),
+      [],
+      40,
+    );
+    const all = new Set(Object.keys(BOOKLET) as BookletPart[]);
+    const parts = bookletParts(d, all, { ...none, sticks, wanted }, "A4", "2026-05-01");
+    expect(parts.slice(0, 7).map((p) => p.name)).toEqual(["Cover", "Findings", "Shopping list", "Cut list", "Set-up cards", "Stick layout", "Labels for trays"]); // prettier-ignore
+    expect(parts.at(-1)!.name).toBe("Lined pages for notes");
+    const cover = words(parts[0]!.plan);
+    let page = 2;
+    for (const p of parts.slice(1)) {
+      const last = page + p.plan.pages.length - 1;
+      expect(cover[cover.indexOf(p.name) + 1], p.name).toBe(last > page ? `pages ${page} to ${last}` : `page ${page}`);
+      page = last + 1;
+    }
+    // the cover shows every stick of the bent as it is looked at
+    const shapes = parts[0]!.plan.pages[0]!.furniture.filter((e) => e.kind === "path" && e.closed && e.fill === "timber"); // prettier-ignore
+    expect(shapes.length).toBe(d.structures[0]!.resolved.sticks.length);
+    // what is not planned has no pages, and what is not ticked neither
+    const few = bookletParts(d, new Set<BookletPart>(["sticks", "shopping", "sheets", "notes"]), none, "A4", "d");
+    expect(few.map((p) => p.name)).toEqual(["Lined pages for notes"]);
+    expect(parts.flatMap((p) => p.plan.pages.flatMap((q) => q.furniture)).every((e) => e.kind !== "text" || e.text !== "undefined")).toBe(true); // prettier-ignore
   });
   it("draw each planned stick once, those alike together, and tell every cut", async () => {
     const d = design("gulch-trestle");

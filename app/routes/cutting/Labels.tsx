@@ -1,19 +1,10 @@
 import { useState } from "react";
 import { toast } from "sonner";
 import type { PaperId } from "core/drawing";
-import type { LabelGrid } from "core/lists";
 import { useJob } from "~/job/JobContext";
 import { TextField } from "~/ui/Fields";
-import { recallJson, remember } from "~/ui/remembered";
+import { keepLabelGrid, labelGrid, type Grid } from "./labelGrid";
 
-const KEY = "cardo-labels";
-/** As core/lists has it: told here again, so that lists are not fetched for a form. */
-type Grid = LabelGrid & { readonly skip: number };
-const USUAL: Grid = { across: 3, down: 8, left: 4, top: 12, gapAcross: 2, gapDown: 0, skip: 0 };
-function known(): Grid {
-  const read = (recallJson(KEY) ?? {}) as Partial<Grid>;
-  return Object.fromEntries(Object.entries(USUAL).map(([k, v]) => [k, Number.isFinite(read[k as keyof Grid]) ? read[k as keyof Grid] : v])) as unknown as Grid; // prettier-ignore
-}
 const FIELDS: readonly (readonly [keyof Grid, string, number, number, boolean])[] = [
   ["across", "Labels across", 1, 10, true],
   ["down", "Labels down", 1, 30, true],
@@ -27,7 +18,7 @@ const FIELDS: readonly (readonly [keyof Grid, string, number, number, boolean])[
 /** Labels for the trays of the pieces, on a sheet of any grid that this browser remembers. */
 export function Labels({ paper }: { paper: PaperId }) {
   const { design, doc } = useJob();
-  const [grid, setGrid] = useState(known);
+  const [grid, setGrid] = useState(labelGrid);
   const keep =
     (k: keyof Grid, least: number, most: number, whole: boolean) =>
     (t: string): readonly string[] | void => {
@@ -35,7 +26,7 @@ export function Labels({ paper }: { paper: PaperId }) {
       if (!(t.trim() !== "" && n >= least && n <= most && (!whole || Number.isInteger(n)))) return [`Read “${t}”; write ${whole ? "a whole number" : "mm"} from ${least} to ${most}.`]; // prettier-ignore
       const next = { ...grid, [k]: n };
       setGrid(next);
-      remember(KEY, JSON.stringify(next));
+      keepLabelGrid(next);
     };
   const print = async (): Promise<void> => {
     try {

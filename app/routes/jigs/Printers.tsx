@@ -1,6 +1,7 @@
 import { BAR, correctionWords, measured, type Printer } from "core/drawing";
 import { usePrinters } from "~/job/usePrinters";
 import { useUnits } from "~/job/units";
+import { CaliperButton } from "~/ui/CaliperButton";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 
 /** Printers by name, each corrected by its own bars once they were measured. */
@@ -9,22 +10,26 @@ export function Printers() {
   const [{ printers, on }, keep] = usePrinters();
   const now = printers.find((p) => p.name === on);
   const change = (p: Printer): void => keep({ printers: printers.map((x) => (x.name === p.name ? p : x)), on });
+  const keepBar = (axis: "across" | "up", mm: number): readonly string[] | void => {
+    try {
+      change(measured(now!, axis, mm));
+    } catch (e) {
+      return [(e as Error).message];
+    }
+  };
   const bar = (axis: "across" | "up", label: string) => (
-    <LengthField
-      key={`${now!.name} ${now![axis]}`}
-      label={label}
-      world="model"
-      units={units}
-      mm={undefined}
-      hint={`The ${M(BAR, 0)} bar, as it is on the paper.`}
-      keep={(mm) => {
-        try {
-          change(measured(now!, axis, mm));
-        } catch (e) {
-          return [(e as Error).message];
-        }
-      }}
-    />
+    <div>
+      <LengthField
+        key={`${now!.name} ${now![axis]}`}
+        label={label}
+        world="model"
+        units={units}
+        mm={undefined}
+        hint={`The ${M(BAR, 0)} bar, as it is on the paper.`}
+        keep={(mm) => keepBar(axis, mm)}
+      />
+      <CaliperButton near={BAR} M={M} take={(mm) => void keepBar(axis, mm)} />
+    </div>
   );
   return (
     <section className="space-y-2">
