@@ -71,7 +71,18 @@ function param(p: Param): object {
     case "count":
       return { ...about, type: "integer", minimum: p.min, maximum: p.max, default: p.def };
     case "choice":
-      return { ...about, ...oneOf(...p.options.map((o) => o.value)), default: p.def };
+      return {
+        ...about,
+        ...(p.own
+          ? {
+              anyOf: [
+                oneOf(...p.options.map((o) => o.value)),
+                { type: "string", pattern: "^own/(card|wood|styrene)-\\d+(\\.\\d{1,3})?$" },
+              ],
+            }
+          : oneOf(...p.options.map((o) => o.value))),
+        default: p.def,
+      };
     case "flag":
       return { ...about, type: "boolean", default: p.def };
     case "section":

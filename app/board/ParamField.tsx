@@ -1,6 +1,9 @@
+import { useState } from "react";
 import { toast } from "sonner";
 import { tellIn } from "core/units";
-import { SelectField, TextField } from "~/ui/Fields";
+import { OWN_SHEET_MATERIALS, ownSheet, sheetOf, type SheetMaterial } from "core/lumber";
+import type { ChoiceParam } from "core/structures";
+import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { useUnits } from "~/job/units";
 import { useParam } from "./useParam";
 
@@ -23,14 +26,7 @@ export function ParamField({ structure, path, label }: { structure: string; path
         </label>
       );
     case "choice":
-      return (
-        <SelectField
-          label={p.label}
-          value={String(p.value)}
-          options={p.spec.options}
-          keep={(v) => told(p.setValue(v))}
-        />
-      );
+      return <ChoiceField p={p} spec={p.spec} />;
     case "section":
       return <SectionField p={p} />;
     case "count": {
@@ -74,6 +70,62 @@ export function ParamField({ structure, path, label }: { structure: string; path
 }
 
 type ParamHook = ReturnType<typeof useParam>;
+/** What an option is called that asks for a size of one's own. */
+const OWN = "own …";
+function ChoiceField({ p, spec }: { p: ParamHook; spec: ChoiceParam }) {
+  const [asking, setAsking] = useState(false);
+  const { units } = useUnits();
+  const now = String(p.value);
+  const known = sheetOf(`sheet/${now}`);
+  const own = spec.own && now.startsWith("own/") ? known : undefined;
+  const [material, setMaterial] = useState<SheetMaterial>(own?.material ?? "card");
+  const options = [
+    ...spec.options,
+    ...(own ? [{ value: now, label: own.name }] : []),
+    ...(spec.own ? [{ value: OWN, label: "One of my own …" }] : []),
+  ];
+  const keep = (mm: number): readonly string[] | void => {
+    try {
+      const refused = p.setValue(ownSheet(material, mm));
+      if (refused.length > 0) return refused;
+      setAsking(false);
+    } catch (e) {
+      return [(e as Error).message];
+    }
+  };
+  return (
+    <>
+      <SelectField
+        label={p.label}
+        value={asking ? OWN : now}
+        options={options}
+        keep={(v) => {
+          setAsking(v === OWN);
+          if (v !== OWN) told(p.setValue(v));
+        }}
+      />
+      {asking && (
+        <div className="ml-3 space-y-1 border-l-2 border-edge pl-3">
+          <SelectField
+            label="Sheet of"
+            value={material}
+            options={OWN_SHEET_MATERIALS.map((m) => ({ value: m, label: m }))}
+            keep={setMaterial}
+          />
+          <LengthField
+            label="Thickness, as measured"
+            world="model"
+            units={units}
+            mm={own?.thickness}
+            hint="On the model; the frame takes it at once."
+            keep={keep}
+          />
+        </div>
+      )}
+    </>
+  );
+}
+
 const SectionField = ({ p }: { p: ParamHook }) => (
   <TextField label={p.label} value={p.text} hint={p.spec.help} keep={p.set} />
 );

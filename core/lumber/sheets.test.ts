@@ -1,7 +1,17 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { inches, scaleOf } from "../units";
-import { chooseSheet, parseSheetName, sheetMatch, sheetMatches, sheetName, sheetOf, SHEETS, TEXTURES } from ".";
+import {
+  chooseSheet,
+  parseSheetName,
+  sheetMatch,
+  sheetMatches,
+  sheetName,
+  ownSheet,
+  sheetOf,
+  SHEETS,
+  TEXTURES,
+} from ".";
 
 const HO = scaleOf("HO");
 const clapboard = { texture: "clapboard", pitch: inches(6) } as const;
@@ -70,5 +80,21 @@ describe("a textured sheet", () => {
     );
     expect(parseSheetName("12×12")).toBeUndefined();
     expect(parseSheetName("velvet 6")).toBeUndefined();
+  });
+});
+
+describe("a plain sheet of one's own", () => {
+  it.each([
+    ["card", 9, "own/card-9", "Own card sheet, 9 mm"],
+    ["styrene", 0.762, "own/styrene-0.762", "Own styrene sheet, 0.762 mm"],
+    ["wood", 1.6, "own/wood-1.6", "Own wood sheet, 1.6 mm"],
+  ] as const)("of %s %f mm is %s", (material, mm, value, name) => {
+    expect(ownSheet(material, mm)).toBe(value);
+    expect(sheetOf(`sheet/${value}`)).toMatchObject({ name, material, thickness: mm });
+    expect(sheetOf(`sheet/${value}`)!.texture).toBeUndefined();
+  });
+  it("is none beyond what there is, or of another name", () => {
+    for (const mm of [0, 0.04, 30.5, NaN]) expect(() => ownSheet("card", mm), String(mm)).toThrow(/it may be from 0.05 to 30 mm thick/); // prettier-ignore
+    for (const id of ["own/card-0.01", "own/clear-1", "own/card-x", "own/card-31", "own/card"]) expect(sheetOf(`sheet/${id}`), id).toBeUndefined(); // prettier-ignore
   });
 });

@@ -82,9 +82,36 @@ export const SHEETS: readonly SheetItem[] = [
     })),
   ),
 ];
-const byId = new Map(SHEETS.map((s) => [s.id, s]));
-/** A sheet by its id, "sheet/clapboard/60"; undefined where there is none. */
-export const sheetOf = (id: string): SheetItem | undefined => byId.get(id);
+const byId = new Map<string, SheetItem | undefined>(SHEETS.map((s) => [s.id, s]));
+/** A sheet by its id, "sheet/clapboard/60", or "sheet/own/card-9" of one's own; undefined where there is none. */
+export function sheetOf(id: string): SheetItem | undefined {
+  if (!byId.has(id) && id.startsWith("sheet/own/")) byId.set(id, readOwnSheet(id));
+  return byId.get(id);
+}
+/** Materials that a plain sheet of one's own may be of. */
+export const OWN_SHEET_MATERIALS: readonly SheetMaterial[] = ["card", "wood", "styrene"];
+/** From the thinnest to the thickest sheet that is taken, model mm. */
+export const OWN_SHEET: readonly [number, number] = [0.05, 30];
+/** What "sheet/" comes before of a plain sheet of one's own: "own/card-9". Errors: a thickness that is none. */
+export function ownSheet(material: SheetMaterial, mm: number): string {
+  const [least, most] = OWN_SHEET;
+  if (!(mm >= least && mm <= most)) throw new RangeError(`A sheet of ${printNumber(mm, 3)} mm is not taken; it may be from ${least} to ${most} mm thick.`); // prettier-ignore
+  return `own/${material}-${Number(mm.toFixed(3))}`;
+}
+function readOwnSheet(id: string): SheetItem | undefined {
+  const m = /^sheet\/own\/(card|wood|styrene)-(\d+(?:\.\d{1,3})?)$/.exec(id);
+  const mm = Number(m?.[2]);
+  if (!m || !(mm >= OWN_SHEET[0] && mm <= OWN_SHEET[1])) return undefined;
+  const material = m[1] as SheetMaterial;
+  const sold = SHEETS.find((s) => s.material === material && !s.texture)!.sizes;
+  return {
+    id,
+    name: `Own ${material} sheet, ${Number(mm.toFixed(3))} mm`,
+    material,
+    thickness: model(mm),
+    sizes: sold,
+  };
+}
 
 /** A textured sheet as it is wanted: what is on it and the pitch of its lines on the prototype. */
 export interface SheetWanted {

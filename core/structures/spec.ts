@@ -4,7 +4,6 @@ import {
   ArrayMinSize,
   IsArray,
   IsBoolean,
-  IsIn,
   IsInt,
   IsNumber,
   Matches,
@@ -13,6 +12,7 @@ import {
   ValidateBy,
   validateSync,
 } from "class-validator";
+import { sheetOf } from "../lumber";
 import { printFeetInches, printNumber, type Prototype } from "../units";
 
 interface Common {
@@ -48,7 +48,13 @@ export interface ChoiceParam extends Common {
   readonly type: "choice";
   readonly def: string;
   readonly options: readonly { readonly value: string; readonly label: string }[];
+  /** Beside its options it takes a plain sheet of one's own, "own/card-9". */
+  readonly own?: "sheet";
 }
+/** Whether a choice takes a value. */
+export const takes = (p: ChoiceParam, value: unknown): boolean =>
+  p.options.some((o) => o.value === value) ||
+  (p.own === "sheet" && typeof value === "string" && value.startsWith("own/") && sheetOf(`sheet/${value}`) !== undefined); // prettier-ignore
 export interface FlagParam extends Common {
   readonly type: "flag";
   readonly def: boolean;
@@ -165,7 +171,8 @@ export function printParam(p: SingleParam, value: unknown): string {
     const n = (value as readonly unknown[]).length;
     return `${n} ${p.noun}${n === 1 ? "" : "s"}`;
   }
-  if (p.type === "choice") return p.options.find((o) => o.value === value)?.label ?? String(value);
+  if (p.type === "choice")
+    return p.options.find((o) => o.value === value)?.label ?? sheetOf(`sheet/${String(value)}`)?.name ?? String(value);
   return String(value);
 }
 
@@ -227,13 +234,14 @@ export function dto<S extends Spec>(spec: S): new () => ParamsOf<S> {
       }
       case "choice":
         on(
-          IsIn(
-            p.options.map((o) => o.value),
-            {
-              message: (a) =>
-                `${p.label} is “${said(a.value)}”; it may be ${p.options.map((o) => o.value).join(", ")}.`,
+          ValidateBy({
+            name: "choice",
+            validator: {
+              validate: (v: unknown): boolean => takes(p, v),
+              defaultMessage: (a) =>
+                `${p.label} is “${said(a?.value)}”; it may be ${p.options.map((o) => o.value).join(", ")}${p.own ? ", or one's own such as own/card-9, its thickness in model mm" : ""}.`,
             },
-          ),
+          }),
         );
         break;
       case "table": {

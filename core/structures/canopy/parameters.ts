@@ -35,7 +35,7 @@ export const canopySpec = {
     help: "Where the model's is another on purpose; 0 where it is the same.",
   }),
   fall: batter({ group: board, label: "Fall in 12", def: 1, min: 0, max: 12, usual: [0, 6], help: "Inches in a foot, away from the wall." }), // prettier-ignore
-  board: choice({ group: board, label: "Board of", def: "styrene/40", options: PLAIN_SHEETS, help: "What carries the edges and the cover." }), // prettier-ignore
+  board: choice({ group: board, label: "Board of", def: "styrene/40", options: PLAIN_SHEETS, own: "sheet", help: "What carries the edges and the cover." }), // prettier-ignore
   edges: choice({
     group: edges,
     label: "Edges covered",
@@ -43,8 +43,8 @@ export const canopySpec = {
     options: options({ three: "front and both ends", front: "the front", none: "none" }),
     help: "The board is smaller by what covers it.",
   }),
-  edgeFace: choice({ group: edges, label: "Face of the edge", def: "styrene/15", options: PLAIN_SHEETS, help: "The outer sheet." }), // prettier-ignore
-  edgeBacking: choice({ group: edges, label: "Backing of the edge", def: "styrene/30", options: [NO_SHEET, ...PLAIN_SHEETS], help: "Behind the face, on the board's edge." }), // prettier-ignore
+  edgeFace: choice({ group: edges, label: "Face of the edge", def: "styrene/15", options: PLAIN_SHEETS, own: "sheet", help: "The outer sheet." }), // prettier-ignore
+  edgeBacking: choice({ group: edges, label: "Backing of the edge", def: "styrene/30", options: [NO_SHEET, ...PLAIN_SHEETS], own: "sheet", help: "Behind the face, on the board's edge." }), // prettier-ignore
   edgeHigh: length({
     group: edges,
     label: "Height of the edge",

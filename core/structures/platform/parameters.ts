@@ -16,11 +16,11 @@ export const platformSpec = {
   depth: length({ group: deck, label: "Width", def: feet(14), ...span(feet(3), feet(80), [feet(8), feet(30)]), help: "From the edge at the track to the back, outside." }), // prettier-ignore
   height: length({ group: deck, label: "Deck over the ground", def: feet(15), ...span(feet(3), feet(80), [feet(8), feet(30)]), help: "To the top of the deck." }), // prettier-ignore
   deck: choice({ group: deck, label: "Deck of", def: "sheet", options: options({ sheet: "sheet", planks: "planks across" }), help: "Sheet in as few parts as come out of one, or planks from edge to edge." }), // prettier-ignore
-  deckSheet: choice({ group: deck, label: "Sheet of the deck", def: "styrene/40", options: PLAIN_SHEETS, help: "Parted over the columns where it is longer than a sheet." }), // prettier-ignore
+  deckSheet: choice({ group: deck, label: "Sheet of the deck", def: "styrene/40", options: PLAIN_SHEETS, own: "sheet", help: "Parted over the columns where it is longer than a sheet." }), // prettier-ignore
   plank: section({ group: deck, label: "Plank", def: "2×8", help: "Laid on its wide side." }),
   plankGap: length({ group: deck, label: "Least gap between planks", def: inches(0.5), ...span(inches(0), inches(6), [inches(0), inches(1)]), help: "As many planks as have room, spread evenly." }), // prettier-ignore
   deckOver: length({ group: deck, label: "Deck past the outer stringers", def: inches(9), ...span(inches(0), feet(10), [inches(0), feet(3)]), help: "Clear, on both long sides." }), // prettier-ignore
-  edge: choice({ group: deck, label: "Edges covered with", def: "styrene/20", options: [NO_SHEET, ...PLAIN_SHEETS], help: "Along both long sides; the deck is narrower by it." }), // prettier-ignore
+  edge: choice({ group: deck, label: "Edges covered with", def: "styrene/20", options: [NO_SHEET, ...PLAIN_SHEETS], own: "sheet", help: "Along both long sides; the deck is narrower by it." }), // prettier-ignore
   edgeHigh: length({ group: deck, label: "Height of the edges", def: inches(12), ...span(inches(2), feet(6), [inches(4), feet(3)]), help: "From the top of the deck down; at least as high as the deck is thick." }), // prettier-ignore
   stringers: count({ group: girders, label: "Stringers", def: 3, min: 2, max: 12, help: "Along the platform, evenly spaced, on the girders across." }), // prettier-ignore
   stringerShape: choice({ group: girders, label: "Stringers are", def: "I", options: SHAPES, help: "Two flanges with one web or with two." }), // prettier-ignore
@@ -29,8 +29,8 @@ export const platformSpec = {
   girderShape: choice({ group: girders, label: "Girders across are", def: "box", options: SHAPES, help: "A box has a plate at each end." }), // prettier-ignore
   girderHigh: length({ group: girders, label: "Height of a girder", def: inches(20), ...span(inches(4), feet(10), [inches(10), feet(4)]), help: "Over both flanges." }), // prettier-ignore
   girderWide: length({ group: girders, label: "Width of a girder", def: inches(14), ...span(inches(3), feet(6), [inches(6), feet(3)]), help: "Of its flanges." }), // prettier-ignore
-  flange: choice({ group: girders, label: "Flanges of", def: "styrene/20", options: PLAIN_SHEETS, help: "Of stringers, girders and columns." }), // prettier-ignore
-  web: choice({ group: girders, label: "Webs of", def: "styrene/20", options: PLAIN_SHEETS, help: "Of stringers, girders and columns." }), // prettier-ignore
+  flange: choice({ group: girders, label: "Flanges of", def: "styrene/20", options: PLAIN_SHEETS, own: "sheet", help: "Of stringers, girders and columns." }), // prettier-ignore
+  web: choice({ group: girders, label: "Webs of", def: "styrene/20", options: PLAIN_SHEETS, own: "sheet", help: "Of stringers, girders and columns." }), // prettier-ignore
   bents: count({ group: columns, label: "Places with columns", def: 5, min: 2, max: 60, help: "Evenly spaced along the platform, a girder across on each." }), // prettier-ignore
   margin: length({ group: columns, label: "Margin at each end", def: feet(4), ...span(inches(0), feet(100), [feet(0), feet(20)]), help: "From the deck's end to the nearest column or girder, clear." }), // prettier-ignore
   rows: choice({ group: columns, label: "Columns at each place", def: "two", options: options({ one: "one, in the middle", two: "two" }), help: "Under the girder." }), // prettier-ignore
@@ -38,7 +38,7 @@ export const platformSpec = {
   columnShape: choice({ group: columns, label: "Columns are", def: "box", options: SHAPES, help: "Two flanges along the platform, one web or two between." }), // prettier-ignore
   columnWide: length({ group: columns, label: "Width of a column", def: inches(14), ...span(inches(3), feet(6), [inches(6), feet(3)]), help: "Along the platform." }), // prettier-ignore
   columnDeep: length({ group: columns, label: "Depth of a column", def: inches(14), ...span(inches(3), feet(6), [inches(6), feet(3)]), help: "Across the platform, over its flanges." }), // prettier-ignore
-  base: choice({ group: columns, label: "Base plates of", def: "styrene/40", options: [NO_SHEET, ...PLAIN_SHEETS], help: "Under every column." }), // prettier-ignore
+  base: choice({ group: columns, label: "Base plates of", def: "styrene/40", options: [NO_SHEET, ...PLAIN_SHEETS], own: "sheet", help: "Under every column." }), // prettier-ignore
   baseOver: length({ group: columns, label: "Base plates past the column", def: inches(5), ...span(inches(0), feet(4), [inches(1), feet(2)]), help: "On all four sides." }), // prettier-ignore
   railFront: flag({ group: railings, label: "Along the front", def: false, help: "At the track." }),
   railRight: flag({
@@ -120,12 +120,13 @@ export const platformSpec = {
   shelterPost: section({ group: shelter, label: "Shelter post", def: "8×8", help: "From the deck to its former." }),
   slope: batter({ group: shelter, label: "Slope in 12", def: 3, min: 0.25, max: 18, usual: [1, 10], help: "Of a gable and of a butterfly roof." }), // prettier-ignore
   formerLeast: length({ group: shelter, label: "Formers where they are lowest", def: inches(8), ...span(inches(1), feet(4), [inches(3), feet(2)]), help: "At the eaves of a gable, in the middle of a butterfly roof." }), // prettier-ignore
-  former: choice({ group: shelter, label: "Formers of", def: "styrene/60", options: PLAIN_SHEETS, help: "Across at every post." }), // prettier-ignore
+  former: choice({ group: shelter, label: "Formers of", def: "styrene/60", options: PLAIN_SHEETS, own: "sheet", help: "Across at every post." }), // prettier-ignore
   roof: choice({
     group: shelter,
     label: "Roof of",
     def: "styrene/30",
     options: PLAIN_SHEETS,
+    own: "sheet",
     help: "Laid on the formers.",
   }),
   roofWide: length({ group: shelter, label: "Width of the roof", def: feet(15), ...span(feet(3), feet(90), [feet(6), feet(32)]), help: "Level, over all." }), // prettier-ignore

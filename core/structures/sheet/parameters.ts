@@ -81,6 +81,7 @@ export const sheetSpec = {
     label: "Roof of",
     def: "styrene/40",
     options: PLAIN_SHEETS,
+    own: "sheet",
     help: "Plain sheet, to be covered.",
   }),
   ledge: section({ group: roof, label: "Ledge", def: "4×4", help: "Strip inside the walls that a flat roof lies on." }),
@@ -103,6 +104,7 @@ export const sheetSpec = {
     label: "Core",
     def: "styrene/60",
     options: [NO_SHEET, ...PLAIN_SHEETS],
+    own: "sheet",
     help: "What carries the face.",
   }),
   back: choice({
@@ -110,6 +112,7 @@ export const sheetSpec = {
     label: "Back",
     def: "none",
     options: [NO_SHEET, ...PLAIN_SHEETS],
+    own: "sheet",
     help: "A lining that is seen inside.",
   }),
   outOfTrue: numeric({ group: layers, label: "Its lines run off, per 100 mm", unit: "mm", def: 0, min: 0, max: 5, usual: [0, 5], help: "Model mm: hold a square against the edge of the sheet at hand and measure how far a line leaves it in 100 mm. 0 where the lines are square to its edge." }), // prettier-ignore
@@ -147,8 +150,8 @@ export const sheetSpec = {
   quoins: stone("Quoins, height of each", "Staggered, turned round every corner. 0 leaves them out."),
   quoinLong: length({ group: masonry, label: "Quoins, long side", def: inches(18), ...span(inches(4), feet(6), [inches(10), feet(3)]), help: "Over the face, by turns on either wall." }), // prettier-ignore
   quoinShort: length({ group: masonry, label: "Quoins, short side", def: inches(9), ...span(inches(2), feet(6), [inches(5), feet(2)]), help: "On the other wall." }), // prettier-ignore
-  stoneSheet: choice({ group: masonry, label: "Lintels, sills and quoins of", def: "styrene/15", options: PLAIN_SHEETS, help: "On the wall's face." }), // prettier-ignore
-  coping: choice({ group: masonry, label: "Parapet caps of", def: "none", options: [NO_SHEET, ...PLAIN_SHEETS], help: "On the walls round a flat roof, mitred at the corners." }), // prettier-ignore
+  stoneSheet: choice({ group: masonry, label: "Lintels, sills and quoins of", def: "styrene/15", options: PLAIN_SHEETS, own: "sheet", help: "On the wall's face." }), // prettier-ignore
+  coping: choice({ group: masonry, label: "Parapet caps of", def: "none", options: [NO_SHEET, ...PLAIN_SHEETS], own: "sheet", help: "On the walls round a flat roof, mitred at the corners." }), // prettier-ignore
   copingOver: length({ group: masonry, label: "Parapet caps overhang by", def: inches(2), ...span(feet(0), feet(3), [inches(0.5), inches(8)]), help: "On both sides of the wall." }), // prettier-ignore
   ...trimSpec,
   bar: strip("Glazing bars", 1.25, [0.75, 3], "Width between two panes."),
@@ -168,8 +171,8 @@ export const sheetSpec = {
   doorBoard: strip("Boards of doors", 5, [3, 10], "Width of each; the nearest scribed sheet is taken.", 1),
   reveal: strip("Reveal of what is pushed in", 2, [0, 8], "From the wall's outside to the frame. Set it with a strip of that thickness as a gauge.", 0), // prettier-ignore
   room: numeric({ group: layered, label: "Room round what is pushed in", unit: "mm", def: 0.05, min: 0, max: 1, usual: [0, 0.2], help: "Model mm on every side; a coupon to find it with is among the jigs." }), // prettier-ignore
-  frameSheet: choice({ group: layered, label: "Frames of", def: "styrene/20", options: PLAIN_SHEETS, help: "Also the ledges and braces of doors." }), // prettier-ignore
-  sashSheet: choice({ group: layered, label: "Sashes of", def: "styrene/10", options: PLAIN_SHEETS, help: "Also the faces and backs of doors." }), // prettier-ignore
+  frameSheet: choice({ group: layered, label: "Frames of", def: "styrene/20", options: PLAIN_SHEETS, own: "sheet", help: "Also the ledges and braces of doors." }), // prettier-ignore
+  sashSheet: choice({ group: layered, label: "Sashes of", def: "styrene/10", options: PLAIN_SHEETS, own: "sheet", help: "Also the faces and backs of doors." }), // prettier-ignore
   glazing: choice({
     group: layered,
     label: "Glazing of",
@@ -177,8 +180,8 @@ export const sheetSpec = {
     options: CLEAR_SHEETS,
     help: "Behind all sashes.",
   }),
-  trimSheet: choice({ group: layered, label: "Trim and shutters of", def: "styrene/15", options: PLAIN_SHEETS, help: "On the wall's face." }), // prettier-ignore
-  sillSheet: choice({ group: layered, label: "Sills of", def: "styrene/40", options: PLAIN_SHEETS, help: "They stand out under the trim." }), // prettier-ignore
+  trimSheet: choice({ group: layered, label: "Trim and shutters of", def: "styrene/15", options: PLAIN_SHEETS, own: "sheet", help: "On the wall's face." }), // prettier-ignore
+  sillSheet: choice({ group: layered, label: "Sills of", def: "styrene/40", options: PLAIN_SHEETS, own: "sheet", help: "They stand out under the trim." }), // prettier-ignore
   openings: table({
     group: openings,
     label: "Openings",

@@ -1,3 +1,4 @@
+import { validateSync } from "class-validator";
 import { describe, expect, it } from "vitest";
 import { resolve, textureLines, type Frame, type PanelBody, type ResolvedFrame } from "../../frame";
 import { boundsOf, polygonArea, volumeOf, type Vec2 } from "../../geometry";
@@ -5,7 +6,7 @@ import { unionOf } from "../../geometry/union";
 import { MM_PER_INCH, feet, inches, scaleOf } from "../../units";
 import { contextOf, valuesFrom } from "../fromSpec.fixture";
 import { faultsOf, fullSawn } from "../sound.fixture";
-import { defaultsOf } from "../spec";
+import { defaultsOf, dto, takes } from "../spec";
 import { sheetBuilding } from ".";
 import { sheetFrame } from "./frame";
 import { sheetCheck, sheetRemarks } from "./judgement";
@@ -34,6 +35,17 @@ describe("a building of sheet", () => {
     const count = new Map<string, number>();
     for (const m of f.members) count.set(m.role, (count.get(m.role) ?? 0) + 1);
     expect([...count]).toEqual([["facing", 4], ["core sheet", 4], ["corner block", 4], ["roof sheet", 2]]); // prettier-ignore
+  });
+  it("takes a core of one's own, as thick as it is: of 9 mm the sides' cores are 84 less twice .040 and 9 long", () => {
+    const v = house({ core: "own/card-9" });
+    expect(sheetSpec.core.type === "choice" && takes(sheetSpec.core, "own/card-9")).toBe(true);
+    const f = sheetFrame(v, HO);
+    expect(f.members.filter((m) => m.role === "core sheet").map((m) => (m.body as PanelBody).thickness)).toEqual([9, 9, 9, 9]); // prettier-ignore
+    const longs = f.members.filter((m) => m.role === "core sheet").map((m) => longOf(f, m.id.slice(2))).sort((a, b) => a - b); // prettier-ignore
+    // the ends' faces stand before the sides': two of the cores run through between the faces, two between those
+    expect(longs.map((x) => Number(x.toFixed(3)))).toEqual([56 - 2 * (FACE + 9), 56 - 2 * (FACE + 9), 84 - 2 * FACE, 84 - 2 * FACE].map((x) => Number(x.toFixed(3)))); // prettier-ignore
+    sound(v);
+    for (const bad of ["own/card-0", "own/clear-1", "own", "card-9"]) expect(validateSync(Object.assign(new (dto(sheetSpec))(), { ...v, core: bad }))).toHaveLength(1); // prettier-ignore
   });
   // by hand: a box of faces, in it a box of cores
   it.each([

@@ -14,7 +14,7 @@ const [trim, water, bands, cover, chimneys] = [
 export const trimSpec = {
   cornerTrim: length({ group: trim, label: "Corner boards, width", def: feet(0), ...span(feet(0), feet(4), [feet(0), inches(12)]), help: "On the face of both walls at every corner; they cover the edges of the layers. 0 leaves them out." }), // prettier-ignore
   fascia: length({ group: trim, label: "Fascias and barge boards, height", def: feet(0), ...span(feet(0), feet(4), [feet(0), inches(14)]), help: "Under the edge of an overhanging roof: level ones at the eaves, sloping ones at the ends, which cover their ends. 0 leaves them out." }), // prettier-ignore
-  stripSheet: choice({ group: trim, label: "Corner boards, fascias and bands of", def: "styrene/20", options: PLAIN_SHEETS, help: "On the walls' face and under the roof." }), // prettier-ignore
+  stripSheet: choice({ group: trim, label: "Corner boards, fascias and bands of", def: "styrene/20", options: PLAIN_SHEETS, own: "sheet", help: "On the walls' face and under the roof." }), // prettier-ignore
   gutters: choice({ group: water, label: "Gutters", def: "none", options: options({ none: "none", eaves: "along the eaves" }), help: "Strip under the edge of a sloping roof, before the fascia and clear of what is on the face." }), // prettier-ignore
   gutter: section({ group: water, label: "Gutter", def: "4×6", help: "Thickness out of the wall, width upright." }),
   downpipes: choice({ group: water, label: "Downpipes", def: "both", options: options({ none: "none", left: "at the left end of each", right: "at the right end of each", both: "at both ends" }), help: "Seen from outside; with room for bands, sills and corner boards behind them." }), // prettier-ignore
@@ -36,10 +36,10 @@ export const trimSpec = {
       dentils: length({ group: bands, label: "Dentils, middle to middle", def: inches(0), ...span(inches(0), feet(4), [inches(0), feet(1)]), help: "About: a wall is divided evenly. 0 leaves them out." }), // prettier-ignore
     },
   }),
-  shelfSheet: choice({ group: bands, label: "Shelves of", def: "styrene/30", options: PLAIN_SHEETS, help: "On the strip." }), // prettier-ignore
-  bracketSheet: choice({ group: bands, label: "Brackets of", def: "styrene/60", options: PLAIN_SHEETS, help: "As wide as the sheet is thick." }), // prettier-ignore
+  shelfSheet: choice({ group: bands, label: "Shelves of", def: "styrene/30", options: PLAIN_SHEETS, own: "sheet", help: "On the strip." }), // prettier-ignore
+  bracketSheet: choice({ group: bands, label: "Brackets of", def: "styrene/60", options: PLAIN_SHEETS, own: "sheet", help: "As wide as the sheet is thick." }), // prettier-ignore
   bracketHigh: length({ group: bands, label: "Height of a bracket", def: inches(9), ...span(inches(1), feet(8), [inches(4), feet(4)]), help: "No higher than its strip." }), // prettier-ignore
-  dentilSheet: choice({ group: bands, label: "Dentils of", def: "styrene/20", options: PLAIN_SHEETS, help: "As far out as the sheet is thick." }), // prettier-ignore
+  dentilSheet: choice({ group: bands, label: "Dentils of", def: "styrene/20", options: PLAIN_SHEETS, own: "sheet", help: "As far out as the sheet is thick." }), // prettier-ignore
   dentilWide: length({ group: bands, label: "Width of a dentil", def: inches(3), ...span(inches(0.5), feet(2), [inches(1.5), inches(8)]), help: "Along the wall." }), // prettier-ignore
   dentilHigh: length({ group: bands, label: "Height of a dentil", def: inches(4), ...span(inches(0.5), feet(4), [inches(2), inches(12)]), help: "No higher than its strip." }), // prettier-ignore
   cover: choice({
@@ -55,7 +55,7 @@ export const trimSpec = {
     }),
     help: "On the sheet of a sloping roof, from the eave up.",
   }),
-  coverSheet: choice({ group: cover, label: "Strips and plain cover of", def: "styrene/10", options: PLAIN_SHEETS, help: "Also standing seams and the ridge cap." }), // prettier-ignore
+  coverSheet: choice({ group: cover, label: "Strips and plain cover of", def: "styrene/10", options: PLAIN_SHEETS, own: "sheet", help: "Also standing seams and the ridge cap." }), // prettier-ignore
   exposure: length({ group: cover, label: "Shows to the weather", def: inches(8), ...span(inches(2), feet(8), [inches(4), feet(3)]), help: "Of each strip, up the slope." }), // prettier-ignore
   coverLap: length({ group: cover, label: "Lies under the next by", def: inches(4), ...span(inches(1), feet(6), [inches(2), feet(2)]), help: "Each strip is cut that much wider than it shows." }), // prettier-ignore
   shingleWide: length({ group: cover, label: "Width of a shingle", def: inches(6), ...span(inches(0), feet(4), [inches(0), feet(1)]), help: "Lines printed on the strips, by half a shingle from course to course; 0 for roll roofing and thatch." }), // prettier-ignore
@@ -80,7 +80,7 @@ export const trimSpec = {
     },
   }),
   chimneyPitch: length({ group: chimneys, label: "Course of its bricks", def: inches(2.75), ...span(inches(1), inches(24), [inches(2), inches(8)]), help: "The nearest brick sheet that is sold is taken." }), // prettier-ignore
-  corbelSheet: choice({ group: chimneys, label: "Corbels and cap of", def: "styrene/30", options: PLAIN_SHEETS, help: "A course is as high as the sheet is thick." }), // prettier-ignore
+  corbelSheet: choice({ group: chimneys, label: "Corbels and cap of", def: "styrene/30", options: PLAIN_SHEETS, own: "sheet", help: "A course is as high as the sheet is thick." }), // prettier-ignore
   corbelOut: length({ group: chimneys, label: "A corbel reaches out by", def: inches(2), ...span(inches(0.5), feet(1), [inches(1), inches(4)]), help: "Past the course below, on all sides." }), // prettier-ignore
   flashing: length({ group: chimneys, label: "Flashing, width", def: inches(6), ...span(inches(0), feet(3), [inches(0), inches(12)]), help: "Round the chimney, on the roof or on a cover of sheet; 0 leaves it out. On lapped strips and between standing seams there is none." }), // prettier-ignore
 };

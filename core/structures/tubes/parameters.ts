@@ -87,9 +87,10 @@ export const tubesSpec = {
     label: "Panels of",
     def: "styrene/40",
     options: PLAIN_SHEETS,
+    own: "sheet",
     help: "Their edges are bevelled along the tubes.",
   }),
-  deck: choice({ group: top, label: "Deck on their tops", def: "styrene/60", options: [NO_SHEET, ...PLAIN_SHEETS], help: "Lies on the tops and carries a headhouse." }), // prettier-ignore
+  deck: choice({ group: top, label: "Deck on their tops", def: "styrene/60", options: [NO_SHEET, ...PLAIN_SHEETS], own: "sheet", help: "Lies on the tops and carries a headhouse." }), // prettier-ignore
   deckOver: length({
     group: top,
     label: "Deck overhangs by",
