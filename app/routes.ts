@@ -26,6 +26,7 @@ export default [
   route("drawer/cut", "routes/drawer/cut.ts"),
   route("drawer/aside", "routes/drawer/aside.ts"),
   route("drawer/together", "routes/drawer/together.tsx"),
+  route("drawer/choice", "routes/drawer/choice.ts"),
   route("drawer/jigs", "routes/drawer/jigs.ts"),
   route("drawer/prices", "routes/drawer/prices.ts"),
   route("drawer/drawer.csv", "routes/drawer/csv.ts"),

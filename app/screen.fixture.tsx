@@ -19,6 +19,7 @@ import Drawings from "~/routes/drawings/drawings";
 import Framing from "~/routes/framing/framing";
 import Jigs from "~/routes/jigs/jigs";
 import * as drawerAside from "~/routes/drawer/aside";
+import * as drawerChoice from "~/routes/drawer/choice";
 import * as drawerCut from "~/routes/drawer/cut";
 import * as drawerJigs from "~/routes/drawer/jigs";
 import * as drawerPrices from "~/routes/drawer/prices";
@@ -52,6 +53,7 @@ async function answer(input: RequestInfo | URL, init?: RequestInit): Promise<Res
   const args = { request, params: { job: id! }, context: {} } as never;
   if (path === "/drawer/jigs") return request.method === "POST" ? drawerJigs.action(args) : drawerJigs.loader();
   if (path === "/drawer/cut") return drawerCut.action(args);
+  if (path === "/drawer/choice") return drawerChoice.action(args);
   if (path === "/drawer/aside") return drawerAside.action(args);
   if (path === "/drawer/prices") return drawerPrices.action(args);
   if (path === "/drawer/state") return drawerState.loader(args);

@@ -1,5 +1,5 @@
 import type { Piece } from "../frame";
-import { otherStock, type StockItem } from "../lumber";
+import { otherStock, strippedItem, type StockItem } from "../lumber";
 import { model, type Model } from "../units";
 import { aimedLengths, arranged, type Aim } from "./aims";
 import type { LinearSolver } from "./linear";
@@ -61,8 +61,8 @@ export function wantedByItem(
 ): ReadonlyMap<string, readonly Wanted[]> {
   const out = new Map<string, Wanted[]>();
   for (const p of pieces) {
-    // castings, blocks and sheet parts come off no stick
-    if (otherStock(p.stock)) continue;
+    // castings, blocks, sheet parts and what is ripped off sheet come off no stick
+    if (otherStock(p.stock) || strippedItem(p.stock)) continue;
     const length = cutLength(p, settings);
     for (const stick of p.sticks) {
       if (done.has(stick)) continue;

@@ -1,4 +1,4 @@
-import { ownId, ownItem, sheetOf, SERIES, type SheetItem, type StockItem } from "../lumber";
+import { ownId, ownItem, sheetOf, SERIES, strippedItem, type SheetItem, type StockItem } from "../lumber";
 import { printMm, model } from "../units";
 
 export type Material = "wood" | "styrene" | "card" | "clear";
@@ -26,6 +26,8 @@ export const lotKey = (l: Lot): string =>
 
 /** The material of an item of a series; what may be of either counts as wood. */
 export function materialOf(item: StockItem): Material {
+  const stripped = strippedItem(item.id)?.sheet.material;
+  if (stripped) return stripped === "styrene" ? "styrene" : "wood";
   if (item.series === "own") return item.id.startsWith("own/styrene/") ? "styrene" : "wood";
   return SERIES.find((s) => s.id === item.series)?.material === "styrene" ? "styrene" : "wood";
 }

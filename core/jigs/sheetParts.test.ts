@@ -3,8 +3,9 @@ import { describe, expect, it } from "vitest";
 import "../structures/all";
 import { sheetPlanFaults } from "../checks/sheetPlan";
 import { polygonArea } from "../geometry";
-import { designOf, emptyJob, newStructure, readJobFile, type JobDoc } from "../job";
-import { boughtCost, nestings, sheetGapWords, turnedOutline, usedPercent } from "../nesting";
+import { designOf, emptyJob, newStructure, readJobFile, stickJobs, type JobDoc } from "../job";
+import { sheetOf, strippedId } from "../lumber";
+import { boughtCost, nestings, sheetGapWords, sizeOf, turnedOutline, usedPercent } from "../nesting";
 import { feet, inches } from "../units";
 import { markSize, sheetJobs, sheetSizes, type SheetJob } from "./sheetParts";
 
@@ -27,6 +28,33 @@ describe("what a job cuts from sheet", () => {
     const all = sheetJobs(d).flatMap((j) => j.problem.parts.flatMap((p) => p.sticks));
     const left = sheetJobs(d, new Set([all[0]!])).flatMap((j) => j.problem.parts.flatMap((p) => p.sticks));
     expect(left).toEqual(all.slice(1));
+  });
+  it("is also the sticks that are ripped off sheet: as long and wide as they are, along the grain, and off no stick", () => {
+    const doc: JobDoc = { ...emptyJob("Bent"), structures: [newStructure("trestle-bent", "s", "Bent")] };
+    const plain = designOf(doc);
+    const wood = sheetOf("sheet/wood/8")!;
+    const [name, match] = [...plain.stock].find(([n]) => n === "3×10")!;
+    const d = designOf({ ...doc, stock: { ...doc.stock, choices: { [name]: { item: strippedId(wood, match.section.thickness), plies: 1, along: "thickness" } } } }); // prettier-ignore
+    expect(sheetJobs(plain)).toEqual([]);
+    const [job, ...more] = sheetJobs(d);
+    expect(more).toEqual([]);
+    expect([job!.stock, job!.item?.id]).toEqual([wood.id, wood.id]);
+    const braces = d.pieces.filter((p) => p.stock.startsWith("strip/"));
+    expect(braces.reduce((n, p) => n + p.sticks.length, 0)).toBe(4);
+    expect(job!.problem.parts.flatMap((p) => p.sticks).sort()).toEqual(braces.flatMap((p) => p.sticks).sort());
+    for (const part of job!.problem.parts) {
+      const p = braces.find((b) => b.mark === part.mark)!;
+      const [long, wide] = sizeOf(part.outline, 0);
+      expect(long).toBeCloseTo(p.shape.overall, 6);
+      // the sheet is the brace's wide side, so it is ripped as wide as the brace is thick
+      expect(wide).toBeCloseTo(Number(match.section.thickness.toFixed(2)), 6);
+      expect(part.turns.every((t) => t % 2 === 1)).toBe(true);
+    }
+    expect(stickJobs(d).map((j) => j.item.id)).not.toContain(braces[0]!.stock);
+    expect(stickJobs(plain).flatMap((j) => j.wanted.map((w) => w.stick))).toEqual(expect.arrayContaining([...braces[0]!.sticks])); // prettier-ignore
+    const result = [...nestings(job!.problem)].at(-1)!;
+    expect(result.status).toBe("planned");
+    if (result.status === "planned") expect(sheetPlanFaults(job!.problem, result.sheets)).toEqual([]);
   });
   it("has clapboards the right way up: a gable's peak is at the upper edge of the sheet as it is drawn", () => {
     const clapboards = of(sheetJobs(house({ roof: "gable" })), "sheet/clapboard/60");

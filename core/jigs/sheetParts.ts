@@ -1,8 +1,8 @@
 import polylabel from "polylabel";
 import { hull, polygonArea, type Vec2 } from "../geometry";
-import type { Resolved } from "../frame";
+import type { PieceShape, Resolved } from "../frame";
 import type { Design, SheetCuttingDoc } from "../job";
-import { sheetOf, textureOf, type SheetItem } from "../lumber";
+import { sheetOf, strippedItem, textureOf, type SheetItem } from "../lumber";
 import { sizeOf, type NestPart, type NestProblem, type SheetSize, type Turn } from "../nesting";
 import { flatSheet } from "./partSheets";
 
@@ -64,12 +64,13 @@ export function sheetJobs(d: Design, done: ReadonlySet<string> = new Set()): She
   const groups = new Map<string, { parts: NestPart[]; flat: Flat[]; name: string; item: SheetItem | undefined }>();
   for (const p of d.pieces) {
     const wanted = p.sticks.filter((id) => !done.has(id));
-    if (p.shape.kind !== "panel" || wanted.length === 0) continue;
-    const item = sheetOf(p.stock);
+    const stripped = strippedItem(p.stock);
+    if ((p.shape.kind !== "panel" && !stripped) || wanted.length === 0) continue;
+    const item = stripped?.sheet ?? sheetOf(p.stock);
     const thick = `${p.shape.section[1].toFixed(2)} mm`;
-    const stock = item ? p.stock : `sheet ${thick}`;
+    const stock = item?.id ?? `sheet ${thick}`;
     const k = sticks.get(p.sticks[0]!)!;
-    const flat = flatSheet(k);
+    const flat = stripped ? flatStrip(p.shape, stripped.sheet.thickness) : flatSheet(k);
     const outline = hull(flat.rings.flat());
     const rectangle = outline.length === 4 && Math.abs(polygonArea(outline) - flat.wide * flat.high) < 1e-6;
     // lines that are printed on a plain sheet are the part's alone
@@ -93,6 +94,16 @@ export function sheetJobs(d: Design, done: ReadonlySet<string> = new Set()): She
     flat,
     problem: { parts, apart, edge, by, sizes: sheetSizes(d, stock).map((s): SheetSize => ({ wide: s.wide, long: s.long, count: s.count, cost: s.price > 0 ? s.price : s.wide * s.long })) }, // prettier-ignore
   }));
+}
+
+/** A strip as it lies on the sheet that it is ripped off, its lower left corner at 0, 0: its side that is as thick as the sheet stands upright. Notches are cut once it is off. */
+function flatStrip(shape: PieceShape, thick: number): ReturnType<typeof flatSheet> {
+  const across = Math.abs(shape.section[1] - thick) <= Math.abs(shape.section[0] - thick) ? 1 : 2;
+  const seen = hull(shape.corners.map((c): Vec2 => [c[0], c[across]]));
+  const least = [0, 1].map((i) => Math.min(...seen.map((q) => q[i]!))) as [number, number];
+  const ring = seen.map(([x, y]): Vec2 => [x - least[0], y - least[1]]);
+  const [wide, high] = sizeOf(ring, 0);
+  return { rings: [ring], lines: [], wide, high };
 }
 
 /** The middle of a part; of one with holes or slanted edges the place furthest from all of them. */

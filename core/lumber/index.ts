@@ -9,3 +9,5 @@ export * from "./match";
 export * from "./choose";
 export * from "./sheets";
 export * from "./tubes";
+export * from "./stripped";
+export * from "./ways";

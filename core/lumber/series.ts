@@ -1,5 +1,6 @@
 import { ownItem } from "./own";
 import { sheetOf } from "./sheets";
+import { strippedItem } from "./stripped";
 import { tubeOf } from "./tubes";
 import { model, MM_PER_INCH, printFraction, type Model, type Scale } from "../units";
 
@@ -123,7 +124,7 @@ function offer(scale: Scale): readonly StockItem[] {
 
 /** A stick or tube of stock by its id at a scale; undefined for what is none. */
 export const stockItem = (scale: Scale, id: string): StockItem | undefined =>
-  tubeOf(id) ?? ownItem(id) ?? offeredAt(scale).byId.get(id);
+  tubeOf(id) ?? ownItem(id) ?? strippedItem(id) ?? offeredAt(scale).byId.get(id);
 /** What lists call a stock of any sort. */
 export const stockName = (scale: Scale, id: string): string => stockItem(scale, id)?.name ?? otherStock(id) ?? id;
 export type Look = "timber" | "styrene" | "glass";
@@ -132,7 +133,8 @@ const looks = new Map<string, Look>();
 export function lookOf(item: string): Look {
   let look = looks.get(item);
   if (look === undefined) {
-    const material = (sheetOf(item) ?? SERIES.find((s) => item.startsWith(`${s.id}/`)))?.material;
+    const material = (sheetOf(item) ?? strippedItem(item)?.sheet ?? SERIES.find((s) => item.startsWith(`${s.id}/`)))
+      ?.material;
     looks.set(
       item,
       (look =

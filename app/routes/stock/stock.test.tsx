@@ -1,7 +1,8 @@
 // @vitest-environment jsdom
-import { screen, within } from "@testing-library/react";
+import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import { emptyJob, newStructure } from "core/job";
+import { emptyJob, newStructure, writeJobFile } from "core/job";
+import { importJob, readJob } from "~/data/jobs.server";
 import { bare, example, openJob, setUpScreens } from "~/screen.fixture";
 
 setUpScreens();
@@ -107,5 +108,24 @@ describe("textured sheets", () => {
     const job = await openJob(house, "stock");
     await job.user.click(screen.getByRole("button", { name: "Take them as proposed" }));
     expect(Object.keys((await job.kept()).stock.choices)).toContain("clapboard 6");
+  });
+  it("shows the best of each way, with what it does to look and fit, and takes one in all jobs of the scale", async () => {
+    const other = await importJob(writeJobFile({ doc: bare(example("gulch-trestle")), issues: [], files: {} }));
+    const job = await open();
+    const ways = within(screen.getByRole("region", { name: "Ways to come by it" }));
+    const rip = ways.getByRole("button", { name: /^Ripped off a sheet: Basswood sheet/ });
+    expect(rip.textContent).toMatch(/True to size|too (thick|thin|wide|narrow)/);
+    expect(ways.getAllByRole("button").length).toBe(3);
+    await job.user.click(rip);
+    const [name, choice] = Object.entries((await job.kept()).stock.choices)[0]!;
+    expect(choice.item).toMatch(/^strip\/wood\//);
+    await job.user.click(screen.getByRole("button", { name: /Take it in all other HO .* jobs too/ }));
+    await waitFor(() => expect(job.words()).toMatch(/Chosen in \d+ other jobs?; each can undo it/));
+    expect(readJob(other)!.confirmed.doc.stock.choices[name]).toEqual(choice);
+    // this one stays at the revision that the screen has
+    await job.user.click(screen.getByRole("button", { name: /Take the nearest of the series again/ }));
+    expect((await job.kept()).stock.choices).toEqual({});
+    // what is chosen there already is no change
+    expect(readJob(other)!.confirmed.past.at(-1)!.label).toBe(`${name} as in another job`);
   });
 });

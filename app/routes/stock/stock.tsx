@@ -3,21 +3,27 @@ import { useSearchParams } from "react-router";
 import { isOfItem, itemOfLot } from "core/drawer";
 import {
   apart,
+  effectWords,
   matches,
   matchOf,
   ownId,
   ownItem,
   parseNominal,
   sectionError,
+  strippedItem,
   SERIES,
   wantedSection,
+  waysFor,
+  WAYS,
   type Match,
   type OwnMaterial,
+  type StockChoice,
   type StockItem,
 } from "core/lumber";
 import { stockLengths } from "core/cutting";
-import { bareModel, parseLength, printNumber } from "core/units";
+import { bareModel, parseLength, printNumber, scaleLabel } from "core/units";
 import { useJob } from "~/job/JobContext";
+import { post } from "~/job/post";
 import { useDrawer } from "~/job/useDrawer";
 import { useUnits } from "~/job/units";
 import { SelectField, TextField } from "~/ui/Fields";
@@ -178,7 +184,9 @@ export default function Stock() {
           levels and post lines stay, the lengths between give.
         </p>
         <Sheets />
-        {picked && <Lengths item={design.stock.get(picked)!.item} />}
+        {picked && !strippedItem(design.stock.get(picked)!.item.id) && (
+          <Lengths item={design.stock.get(picked)!.item} />
+        )}
       </div>
       <SidePanel label="What would do" wide>
         {picked && <Alternatives name={picked} />}
@@ -208,6 +216,12 @@ function Alternatives({ name }: { name: string }) {
       .sort((a, b) => apart(a.error, wanted) - apart(b.error, wanted))
       .slice(0, SHOWN);
   }, [wanted.thickness, wanted.width, all, laminated, doc.stock, design.scale, drawer]);
+  const ways = useMemo(() => {
+    const lying = (drawer?.held ?? []).flatMap((h) => itemOfLot(h.lot) ?? []);
+    // what is ripped is of what the rest of the job is of
+    const material = doc.stock.series.every((s) => s === "styrene") ? "styrene" : "wood";
+    return waysFor(wanted, all ? SERIES.map((s) => s.id) : doc.stock.series, lying, material, design.scale);
+  }, [wanted.thickness, wanted.width, all, doc.stock.series, design.scale, drawer]);
   const has = (m: Match): boolean => (drawer?.held ?? []).some((h) => isOfItem(h.lot, m.item));
   const same = (m: Match): boolean =>
     m.item.id === now.item.id && m.plies === now.plies && (m.plies === 1 || m.along === now.along);
@@ -255,12 +269,35 @@ function Alternatives({ name }: { name: string }) {
           );
         })}
       </ul>
+      {ways.length > 1 && (
+        <section className="mt-3" aria-label="Ways to come by it">
+          <h3 className="label">The best of each way</h3>
+          <ul>
+            {ways.map((w) => (
+              <li key={w.way} className="row">
+                <button
+                  aria-pressed={same(w.match)}
+                  onClick={() => choose(w.match)}
+                  className={`w-full px-1 py-1.5 text-left text-[15px] hover:bg-shade ${same(w.match) ? "font-semibold text-vermilion" : ""}`}
+                >
+                  {WAYS[w.way]}: {w.match.plies === 2 ? "two of " : ""}
+                  {w.match.item.name}
+                  <span className="block text-[14px] font-normal text-ink-2">
+                    {effectWords(w.match, (mm) => M(mm, 2))}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <OwnSize
         key={name}
         name={name}
         round={wanted.round === true}
         take={(item) => choose(matchOf(item, 1, "thickness", wanted, design.scale))}
       />
+      {doc.stock.choices[name] && <ForAllJobs name={name} choice={doc.stock.choices[name]} />}
       {doc.stock.choices[name] && (
         <button
           className="link mt-2 text-[15px]"
@@ -270,6 +307,32 @@ function Alternatives({ name }: { name: string }) {
         </button>
       )}
     </section>
+  );
+}
+
+/** What is chosen here, chosen in every other job of this scale as well: each of them can undo it. */
+function ForAllJobs({ name, choice }: { name: string; choice: StockChoice }) {
+  const { id, design } = useJob();
+  const [said, setSaid] = useState("");
+  const send = async (): Promise<void> => {
+    try {
+      const answer = await post<{ changed?: number; sentence?: string }>("/drawer/choice", { name, choice, scale: design.scale.id, ratio: design.scale.ratio, not: id }); // prettier-ignore
+      setSaid(answer.sentence ?? (answer.changed === 0 ? "No other job of this scale needs the change." : `Chosen in ${answer.changed} other ${answer.changed === 1 ? "job" : "jobs"}; each can undo it.`)); // prettier-ignore
+    } catch (e) {
+      setSaid((e as Error).message);
+    }
+  };
+  return (
+    <p className="mt-2 text-[15px]">
+      <button className="link" onClick={() => void send()}>
+        Take it in all other {scaleLabel(design.scale)} jobs too
+      </button>
+      {said && (
+        <span role="status" className="block text-ink-2">
+          {said}
+        </span>
+      )}
+    </p>
   );
 }
 
