@@ -119,3 +119,44 @@ test("set-ups on cards, and a length jig for the ties, kept for the next job", a
   await page.getByRole("button", { name: /^Take Length jig/ }).click();
   await expect(kept).toHaveCount(0);
 });
+
+test("two jobs at once: one stick carries both, is marked in one act, known in each job, and comes back", async ({
+  page,
+}) => {
+  await framed(page, "Together one", "Low bent, one story");
+  await framed(page, "Together two", "Bent of two stories");
+  await page.goto("/drawer/together");
+  for (const name of ["Together one", "Together two"])
+    await page.getByRole("checkbox", { name: new RegExp(name) }).check();
+  await expect(page.getByText("being framed …")).toHaveCount(0);
+  const caps = page.getByRole("region", { name: "Scale lumber, HO 12×14" });
+  await expect(caps.getByRole("img", { name: /A C1, B C1|B C1, A C1/ })).toBeVisible();
+  await caps.getByRole("button", { name: "Mark as cut" }).click();
+  await expect(
+    page.getByText(/Marked as cut: 1 piece of Together (one|two), 1 piece of Together (one|two)/),
+  ).toBeVisible();
+  await caps.getByRole("button", { name: "Take back" }).click();
+  await expect(page.getByText(/Not cut after all: 1 piece of Together/)).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(caps.getByText("✓ Cut")).toBeVisible();
+  await page.goto("/");
+  await page.getByRole("link", { name: "Open Together two", exact: true }).first().click();
+  await stage(page, "Bench");
+  await expect(page.getByText(/1 of \d+ pieces are cut and fit/)).toBeVisible();
+});
+
+test("a booklet of everything is one PDF, and a printer is corrected from the caliper", async ({ page }) => {
+  await framed(page, "Booklet bent", "Bent of two stories");
+  await page.getByRole("button", { name: "Print a booklet" }).click();
+  const make = page.getByRole("button", { name: "Make the PDF" });
+  await expect(make).toBeEnabled();
+  const text = words(await saved(page, "Make the PDF"));
+  for (const part of ["Booklet bent", "In this booklet", "Findings", "Shopping list", "Cut list", "Stick layout", "Set-ups"]) expect(text).toContain(part); // prettier-ignore
+  await stage(page, "Jigs");
+  await page.getByLabel("Another printer, by name").fill("Attic");
+  await page.keyboard.press("Enter");
+  await page.getByRole("button", { name: "From the caliper" }).first().click();
+  await page.getByRole("button", { name: "Take it" }).click();
+  // the stand-in's bar is off by up to half a percent
+  await expect(page.getByText(/Correction: ([+−][\d.]+ % across|none)\./)).toBeVisible();
+});

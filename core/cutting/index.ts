@@ -9,5 +9,6 @@ export * from "./knapsack";
 export * from "./linear";
 export * from "./solve";
 export * from "./aims";
+export * from "./headToTail";
 export * from "./plan";
 export * from "./setups";

@@ -2,8 +2,11 @@ import type { Piece } from "../frame";
 import { otherStock, strippedItem, type StockItem } from "../lumber";
 import { model, type Model } from "../units";
 import { aimedLengths, arranged, type Aim } from "./aims";
+import { costStep, materialBound, roundUp } from "./bounds";
+import { fillPlan } from "./fill";
+import { nestOf, type Nest } from "./headToTail";
 import type { LinearSolver } from "./linear";
-import type { StickProblem, StickResult, StockLength } from "./problem";
+import { toIntegers, type StickProblem, type StickResult, type StockLength } from "./problem";
 import { solveSticks, type Progress } from "./solve";
 
 /** What a plan is made with: width of the saw's cut and what is left on each piece to sand off, model mm. */
@@ -19,6 +22,8 @@ export interface PlannedCut {
   readonly stick: string;
   readonly start: Model;
   readonly length: Model;
+  /** It lies turned over along its length, so that its slanted end lies along that of the one before. */
+  readonly turned?: true;
 }
 /** One stick of stock with its cuts, in order; `offcut` is what is left at its end after the last kerf. */
 export interface PlannedStick {
@@ -53,6 +58,8 @@ export interface Wanted {
   readonly mark: string;
   readonly stick: string;
   readonly length: Model;
+  /** Where it can lie head to tail with others. */
+  readonly nest?: Nest;
 }
 export function wantedByItem(
   pieces: readonly Piece[],
@@ -64,11 +71,13 @@ export function wantedByItem(
     // castings, blocks, sheet parts and what is ripped off sheet come off no stick
     if (otherStock(p.stock) || strippedItem(p.stock)) continue;
     const length = cutLength(p, settings);
+    const nest = nestOf(p.shape);
     for (const stick of p.sticks) {
       if (done.has(stick)) continue;
       const own = out.get(p.stock);
-      if (own) own.push({ mark: p.mark, stick, length });
-      else out.set(p.stock, [{ mark: p.mark, stick, length }]);
+      const wanted: Wanted = { mark: p.mark, stick, length, ...(nest ? { nest } : {}) };
+      if (own) own.push(wanted);
+      else out.set(p.stock, [wanted]);
     }
   }
   return out;
@@ -98,47 +107,128 @@ export async function planItem(
   lp?: LinearSolver,
   onProgress?: (p: Progress) => boolean | Promise<boolean>,
 ): Promise<ItemPlan> {
-  const result = await solveSticks(problemOf(job), { ...(lp ? { lp } : {}), ...(onProgress ? { onProgress } : {}) });
-  return itemPlanOf(job, result);
+  const result = await solveSticks(problemOf(job).problem, {
+    ...(lp ? { lp } : {}),
+    ...(onProgress ? { onProgress } : {}),
+  });
+  if (!lp || !mostSaved(job.wanted) || !("lowerBound" in result)) return itemPlanOf(job, result);
+  // whether plans of another kind could cost less is asked only when one is sought to the end
+  const least = await solveSticks(relaxed(job), { lp, rounds: 300, nodes: 60 });
+  return itemPlanOf(job, result, "lowerBound" in least ? least.lowerBound : undefined);
 }
-function problemOf({ wanted, lengths, settings }: StickJob): StickProblem {
-  const demand = wanted.map((w) => ({ length: hundredths(w.length) / 100, count: 1 }));
-  return { kerf: settings.kerf, stock: aimedLengths(lengths, settings.aim ?? "price"), demand };
+/** A job as a bare problem; `lengths` are what its pieces take there. Those that lie head to tail take less, and a stick holds as much less once; so it is where a first plan comes cheaper that way. */
+function problemOf({ wanted, lengths, settings }: StickJob): {
+  readonly problem: StickProblem;
+  readonly takes: (w: Wanted) => number;
+} {
+  const stock = aimedLengths(lengths, settings.aim ?? "price");
+  const of = (saved: Nest | undefined): StickProblem => ({
+    kerf: settings.kerf,
+    stock: saved ? stock.map((s) => ({ ...s, length: s.length - saved.saves })) : stock,
+    demand: wanted.map((w) => ({ length: taken(w, saved), count: 1 })),
+  });
+  const plain = of(undefined);
+  const best = mostSaved(wanted);
+  if (best && stock.every((s) => s.length > best.saves)) {
+    const nested = of(best);
+    if (firstCost(nested) < firstCost(plain) - 1e-9) return { problem: nested, takes: (w) => taken(w, best) };
+  }
+  return { problem: plain, takes: (w) => taken(w, undefined) };
 }
-const hundredths = (length: number): number => Math.round(length * 100);
+/** What a piece takes of its stick, less what lying head to tail saves where that counts; mm. */
+const taken = (w: Wanted, saved: Nest | undefined): number => hundredths(saved && w.nest?.key === saved.key ? w.length - saved.saves : w.length) / 100; // prettier-ignore
+function firstCost(p: StickProblem): number {
+  const whole = toIntegers(p);
+  return fillPlan(whole)?.reduce((s, q) => s + whole.stock[q.stock]!.cost, 0) ?? Infinity;
+}
+/** Of the pieces that can lie head to tail those that save most; none where there are not two of a kind. */
+function mostSaved(wanted: readonly Wanted[]): Nest | undefined {
+  const sums = new Map<string, { nest: Nest; n: number }>();
+  for (const { nest } of wanted) {
+    if (!nest) continue;
+    const known = sums.get(nest.key);
+    // what all of them save at least
+    sums.set(nest.key, { nest: known && known.nest.saves < nest.saves ? known.nest : nest, n: (known?.n ?? 0) + 1 });
+  }
+  return [...sums.values()].filter((s) => s.n > 1).sort((a, b) => (b.n - 1) * b.nest.saves - (a.n - 1) * a.nest.saves)[0]?.nest; // prettier-ignore
+}
+/** The problem that no plan can beat, however its pieces lie: each that can lie head to tail takes what it saves less. */
+function relaxed({ wanted, lengths, settings }: StickJob): StickProblem {
+  const stock = aimedLengths(lengths, settings.aim ?? "price");
+  const demand = wanted.map((w) => ({ length: Math.max(0.01, w.length - (w.nest?.saves ?? 0)), count: 1 }));
+  return { kerf: settings.kerf, stock, demand };
+}
+/** What no plan costs less than, from the material alone. */
+function leastCost(job: StickJob): number {
+  const p = toIntegers(relaxed(job));
+  return roundUp(materialBound(p), costStep(p));
+}
+/** Never less than what it is: a stick that is full to the last hundredth is not over-full. */
+const hundredths = (length: number): number => Math.ceil(length * 100 - 1e-6);
 
-/** A solved problem as sticks with their pieces, each piece in its place. */
-export function itemPlanOf(job: StickJob, result: StickResult): ItemPlan {
+/** A solved problem as sticks with their pieces, each piece in its place. `least` is what no plan costs less than where pieces can lie head to tail; from the material alone where it is not known. */
+export function itemPlanOf(job: StickJob, result: StickResult, least?: number): ItemPlan {
   const { item, wanted, settings } = job;
-  const problem = problemOf(job);
-  const lengths = problem.stock;
-  const base = { item: item.id, name: item.name, lengths, result };
-  if (result.status !== "optimal" && result.status !== "feasible") return { ...base, sticks: [] };
+  const { problem, takes } = problemOf(job);
+  const lengths = job.lengths.length > 0 ? aimedLengths(job.lengths, settings.aim ?? "price") : [];
+  const base = { item: item.id, name: item.name, lengths };
+  if (result.status !== "optimal" && result.status !== "feasible") return { ...base, result, sticks: [] };
   const waiting = new Map<number, Wanted[]>();
   for (const w of wanted) {
-    const own = waiting.get(hundredths(w.length));
+    const key = hundredths(takes(w));
+    const own = waiting.get(key);
     if (own) own.push(w);
-    else waiting.set(hundredths(w.length), [w]);
+    else waiting.set(key, [w]);
   }
-  const sticks = arranged(problem, result.layouts, settings.aim ?? "price").flatMap((l) =>
+  const layouts = arranged(problem, result.layouts, settings.aim ?? "price");
+  const sticks = layouts.flatMap((l) =>
     Array.from({ length: l.count }, (): PlannedStick => {
-      let at = 0;
-      const length = lengths[l.stock]!.length;
-      const cuts = l.cuts.map((c): PlannedCut => {
-        const w = waiting.get(hundredths(c))!.shift()!;
-        const cut = { mark: w.mark, stick: w.stick, start: model(at), length: w.length };
-        at += w.length + settings.kerf;
-        return cut;
-      });
-      return {
-        length: model(length),
-        from: lengths[l.stock]!,
-        cuts,
-        offcut: model(Math.max(0, length - at)),
-      };
+      const from = lengths[l.stock]!;
+      const { cuts, end } = headToTail(
+        l.cuts.map((c) => waiting.get(hundredths(c))!.shift()!),
+        settings.kerf,
+      );
+      return { length: model(from.length), from, cuts, offcut: model(Math.max(0, from.length - end)) };
     }),
   );
-  return { ...base, sticks };
+  // an aim may have taken other sticks; and that none costs less is told of plans of every kind, not only of those that were sought
+  const cost = Math.round(sticks.reduce((t, x) => t + x.from.cost, 0) * 1e6) / 1e6;
+  const lowerBound = mostSaved(wanted) ? Math.min(result.lowerBound, least ?? leastCost(job)) : result.lowerBound;
+  const proven =
+    cost <= lowerBound + 1e-6 || (cost <= result.cost + 1e-9 && result.proven && lowerBound >= result.lowerBound);
+  return { ...base, sticks, result: { ...result, sticks: sticks.length, cost, lowerBound, proven, status: proven ? "optimal" : "feasible" } }; // prettier-ignore
+}
+/** Pieces of one stick in their places: those that can lie head to tail one after another, each turned so that its slant lies along the last one's. */
+function headToTail(
+  pieces: readonly Wanted[],
+  kerf: number,
+): { readonly cuts: readonly PlannedCut[]; readonly end: number } {
+  const runs = new Map<string, number>();
+  for (const p of pieces) runs.set(p.nest?.key ?? "", (runs.get(p.nest?.key ?? "") ?? 0) + (p.nest ? 1 : 0));
+  const order = [...pieces].sort((a, b) => (runs.get(b.nest?.key ?? "") ?? 0) - (runs.get(a.nest?.key ?? "") ?? 0) || (a.nest?.key ?? "").localeCompare(b.nest?.key ?? "")); // prettier-ignore
+  let at = 0;
+  let before: { key: string; saves: number; lean: number } | undefined;
+  const cuts = order.map((w): PlannedCut => {
+    const { nest } = w;
+    const along = before !== undefined && nest?.key === before.key;
+    if (along) at -= Math.min(before!.saves, nest!.saves);
+    const turned = along && nest!.lean[0] !== before!.lean;
+    const cut = { mark: w.mark, stick: w.stick, start: model(at), length: w.length, ...(turned ? { turned: true as const } : {}) }; // prettier-ignore
+    before = nest && { key: nest.key, saves: nest.saves, lean: turned ? -nest.lean[1] : nest.lean[1] };
+    at += w.length + kerf;
+    return cut;
+  });
+  return { cuts, end: at };
+}
+
+/** How often a stop is set to cut a plan: sticks that are cut alike are cut together, one setting for each of their lengths. */
+export function stopSettings(sticks: readonly PlannedStick[]): number {
+  const alike = new Map<string, number>();
+  for (const s of sticks) {
+    const lengths = s.cuts.map((c) => c.length.toFixed(2));
+    alike.set(`${s.length}|${[...lengths].sort().join()}`, new Set(lengths).size);
+  }
+  return [...alike.values()].reduce((a, b) => a + b, 0);
 }
 
 /**

@@ -24,3 +24,4 @@ export * from "./entry";
 export * from "./samePiece";
 export * from "./pieces";
 export * from "./lying";
+export * from "./bend";

@@ -1,5 +1,5 @@
 import type { Vec2 } from "../geometry";
-import { box, joined, ringRound, strip, without, type Area, type Levels, type Plate } from "./plate";
+import { box, joined, ringPiece, ringRound, strip, without, type Area, type Levels, type Plate } from "./plate";
 
 /** A figure that a jig is made by. */
 export interface Field {
@@ -195,6 +195,44 @@ const cradle: WorkshopKind = {
     return { plates: [plate("base", base, t!), plate("comb", without(comb, cups), t!, { count: 2 })], solid: [{ to: t!, area: without(comb, cups) }], words: [`Holds ${n} ${n === 1 ? "tube" : "tubes"} of ${f2(d!)} mm, ${f2(d! + gap!)} mm from middle to middle.`, "The solid is one comb: print two, and the base from its plate."] }; // prettier-ignore
   },
 };
+/** How wide the form of a bending board is, and its keepers, which stand every so far along the bend, mm. */
+const [FORM, KEEPER, LEAD] = [12, 10, 1];
+const bending: WorkshopKind = {
+  id: "bending",
+  name: "Bending board",
+  use: "Soak or warm the strip, lay it round the form behind the keepers and leave it there till it is dry or cold. What is laminated is glued on it, ply on ply.",
+  fields: [
+    mm("radius", "Radius inside of the bend", 150, 5, 2000),
+    { id: "angle", label: "Bend", hint: "From end to end.", unit: "degrees", def: 60, min: 5, max: 200 },
+    mm("thick", "Strip, thick", 1, 0.2, 20, "All plies together."),
+    { id: "back", label: "Springs back by, percent", hint: "What it opens again, tried on one: 0 laminated, 5 to 15 soaked.", unit: "count", def: 0, min: 0, max: 40 }, // prettier-ignore
+    mm("fit", "Loose by", 0.2, 0, 2),
+    PLATE,
+  ],
+  make: ({ radius: r, angle: a, thick, back, fit, plate: t }) => {
+    const bent = r! * (1 - back! / 100);
+    if (bent < 4) throw new RangeError(`A radius of ${f2(bent)} mm, springing back allowed for, is too tight for a form.`); // prettier-ignore
+    const inner = Math.max(2, bent - FORM);
+    const [from, to] = [90 - a! / 2, 90 + a! / 2];
+    const outer = bent + thick! + fit!;
+    // a keeper at either end and as many between as stand a hand's width apart
+    const arc = (outer * a! * Math.PI) / 180;
+    const gaps = Math.max(2, Math.ceil(arc / 45));
+    const half = ((KEEPER / 2) * 180) / Math.PI / outer;
+    if (2.4 * half >= (a! - 2 * half) / gaps) throw new RangeError(`A bend of ${f2(a!)}° on ${f2(r!)} mm is too short for three keepers of ${KEEPER} mm; bend it longer.`); // prettier-ignore
+    const keepers = Array.from({ length: gaps + 1 }, (_, i) => from + half + ((to - from - 2 * half) * i) / gaps);
+    // a little longer than the strip, whose ends then lie on it
+    const lead = (LEAD * 180) / Math.PI / bent;
+    const form = ringPiece([0, 0], inner, bent, from - lead, to + lead);
+    const blocks = keepers.map((d) => ringPiece([0, 0], outer, outer + FENCE, d - half, d + half));
+    const rim = (RIM * 180) / Math.PI / Math.max(inner, RIM);
+    const wide = outer + FENCE + RIM;
+    // round a small form a plate without a hole in its middle
+    const whole = inner - RIM < 6 || to - from + 2 * (rim + lead) > 330;
+    const base = whole ? box(-wide, Math.min(...[form, ...blocks].flat().map((p) => p[1])) - RIM, wide, wide) : ringPiece([0, 0], inner - RIM, wide, from - rim - lead, to + rim + lead); // prettier-ignore
+    return stacked(joined([base]), joined([form, ...blocks]), t!, {}, { words: [label([-4, bent - FORM / 2 - 1.5], `R ${f2(r!)}`)] }, [`Bends to ${f2(r!)} mm inside${back! > 0 ? `, round a form of ${f2(bent)} mm since it springs back by ${back} %` : ""}.`, `A strip of ${f2((bent + thick! / 2) * ((a! * Math.PI) / 180))} mm reaches from end to end.`]); // prettier-ignore
+  },
+};
 const coupon: WorkshopKind = {
   id: "coupon",
   name: "Test coupon for fits",
@@ -212,7 +250,17 @@ const coupon: WorkshopKind = {
 };
 
 /** The jigs there are, in the order that one comes to need them. */
-export const WORKSHOP: readonly WorkshopKind[] = [lengthJig, spacer, stripper, square, mitre, drill, cradle, coupon];
+export const WORKSHOP: readonly WorkshopKind[] = [
+  lengthJig,
+  spacer,
+  stripper,
+  square,
+  mitre,
+  drill,
+  cradle,
+  bending,
+  coupon,
+];
 export const workshopKind = (id: string): WorkshopKind | undefined => WORKSHOP.find((k) => k.id === id);
 /** A kind's usual figures. */
 export const usualValues = (k: WorkshopKind): Values => Object.fromEntries(k.fields.map((f) => [f.id, f.def]));

@@ -37,6 +37,13 @@ export function ringRound([x, y]: Vec2, diameter: number): Vec2[] {
     return [x + r * Math.cos(a), y + r * Math.sin(a)];
   });
 }
+/** A piece of a ring round a point, between two radii and two directions in degrees counter-clockwise from x; its corners are on the circles, its sides off by less than a hundredth of a millimetre. */
+export function ringPiece([x, y]: Vec2, inner: number, outer: number, from: number, to: number): Vec2[] {
+  const [a, b] = [from, to].map((d) => (d * Math.PI) / 180) as [number, number];
+  const steps = Math.max(2, Math.ceil((b - a) / (2 * Math.acos(Math.max(0.5, 1 - OFF / outer)))));
+  const arc = (r: number): Vec2[] => Array.from({ length: steps + 1 }, (_, i): Vec2 => { const t = a + ((b - a) * i) / steps; return [x + r * Math.cos(t), y + r * Math.sin(t)]; }); // prettier-ignore
+  return [...arc(outer), ...arc(inner).reverse()];
+}
 /** A strip about a line through a point, as wide as said, reaching so far both ways. Degrees counter-clockwise from x. */
 export function strip([x, y]: Vec2, degrees: number, wide: number, reach: number): Vec2[] {
   const a = (degrees * Math.PI) / 180;

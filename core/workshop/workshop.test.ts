@@ -49,6 +49,20 @@ describe("jigs as things, by hand", () => {
     expect(reach([slot], 1).map((x) => Number(x.toFixed(9)))).toEqual([2.3, 2.7]);
     expect(reach(m.plates[1]!.area, 1)[1]).toBe(0);
   });
+  it("a bending board's form is as round as the bend, tighter by what springs back, and its keepers leave the strip its room", () => {
+    const m = made("bending", { radius: 150, angle: 60, thick: 1, fit: 0.2, back: 0 });
+    const radii = (r: readonly Vec2[]) => r.map((p) => Math.hypot(...p));
+    const [form, ...keepers] = [...m.plates[1]!.area].sort((a, b) => Math.min(...radii(a)) - Math.min(...radii(b)));
+    expect(Math.max(...radii(form!))).toBeCloseTo(150, 4);
+    // 60° on 151.2 mm are 158 mm: four gaps of less than 45, five keepers
+    expect(keepers).toHaveLength(5);
+    for (const k of keepers) expect(Math.min(...radii(k))).toBeCloseTo(151.2, 4);
+    // the form is 12 wide and 1 longer at either end: a sixth of a ring from 138 to 150, and 2 mm of 150 more
+    expect(area([form!])).toBeCloseTo(((Math.PI / 3 + 2 / 150) / 2) * (150 ** 2 - 138 ** 2), 0);
+    expect(m.words[1]).toBe("A strip of 157.6 mm reaches from end to end.");
+    const tight = made("bending", { radius: 150, back: 10 });
+    expect(Math.max(...radii(tight.plates[1]!.area.reduce((a, b) => (Math.min(...radii(a)) < Math.min(...radii(b)) ? a : b))))).toBeCloseTo(135, 4); // prettier-ignore
+  });
   it("a right-angle block's sides are square, and its corner is cut out", () => {
     const m = made("square", { side: 40, leg: 12 });
     // two legs of 12 on 40, less a quarter of a circle of 6

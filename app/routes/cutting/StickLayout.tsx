@@ -1,5 +1,5 @@
 import { memo } from "react";
-import { gapWords, type ItemPlan, type PlannedStick } from "core/cutting";
+import { gapWords, stopSettings, type ItemPlan, type PlannedStick } from "core/cutting";
 import { lying } from "core/frame";
 import { lookOf } from "core/lumber";
 import { moveOfStick } from "core/drawer";
@@ -94,8 +94,9 @@ const Item = memo(function Item({ plan, seeking, hand }: { plan: ItemPlan; seeki
         )}
         First-fit, longest first, would have used {r.firstFit ?? "more than there is"}
         {r.firstFit === 1 ? " stick" : r.firstFit ? " sticks" : ""}.
-        {had > 0 && ` ${had} of them ${had === 1 ? "lies" : "lie"} in the drawer, outlined in green.`} Offcuts and
-        waste: {M(total - used, 1)} ({printNumber((100 * (total - used)) / total, 1)} %).
+        {had > 0 && ` ${had} of them ${had === 1 ? "lies" : "lie"} in the drawer, outlined in green.`} Sticks cut alike
+        together, the stop is set {stopSettings(plan.sticks)} {stopSettings(plan.sticks) === 1 ? "time" : "times"}.
+        Offcuts and waste: {M(total - used, 1)} ({printNumber((100 * (total - used)) / total, 1)} %).
       </p>
       <ol className="space-y-1.5">
         {plan.sticks.map((s, i) => (
@@ -164,7 +165,9 @@ function Stick({
           return (
             <g key={c.stick} onClick={() => hand.select(c.stick)} style={{ cursor: "pointer" }}>
               <polygon
-                points={pts.map((p) => `${(c.start + p[0]) * k},${17 - (p[1] / half) * 11}`).join(" ")}
+                points={pts
+                  .map((p) => `${(c.start + p[0]) * k},${17 - ((c.turned ? -p[1] : p[1]) / half) * 11}`)
+                  .join(" ")}
                 fill={on ? "var(--picked)" : `var(--${look})`}
                 stroke={on ? "var(--vermilion)" : "var(--ink)"}
                 strokeWidth={1.4}

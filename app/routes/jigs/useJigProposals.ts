@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { setUps } from "core/cutting";
+import { bendOf } from "core/frame";
 import { tubeOf } from "core/lumber";
 import { printNumber } from "core/units";
 import type { Values } from "core/workshop";
@@ -30,6 +31,11 @@ export function useJigProposals(kind: string): readonly { readonly label: string
           found.set(key, { angle, n: known.n + n, wide: Math.max(known.wide, wide(s)) });
         }
       return [...found.values()].sort((a, b) => b.n - a.n).slice(0, 10).map((a) => ({ label: `${printNumber(a.angle, 1)}°, ${a.n} cuts`, values: { angle: round(a.angle), wide: round(a.wide) } })); // prettier-ignore
+    }
+    if (kind === "bending") {
+      const bent = design.structures.flatMap((s) => s.resolved.sticks).flatMap((k) => bendOf(k) ?? []);
+      const alike = new Map(bent.map((b) => [`${b.radius.toFixed(1)} ${b.thick.toFixed(2)}`, b] as const));
+      return [...alike.values()].slice(0, 10).map((b) => ({ label: `Radius ${M(b.radius, 1)}, ${M(b.thick, 2)} thick`, values: { radius: round(b.radius), angle: Math.max(5, Math.min(200, Math.round(b.angle))), thick: round(b.thick) } })); // prettier-ignore
     }
     if (kind === "cradle") {
       const tubes = [...new Set(design.pieces.map((p) => p.stock))].flatMap((id) => tubeOf(id) ?? []);
