@@ -22,6 +22,7 @@ import * as drawerAside from "~/routes/drawer/aside";
 import * as drawerChoice from "~/routes/drawer/choice";
 import * as drawerCut from "~/routes/drawer/cut";
 import * as drawerJigs from "~/routes/drawer/jigs";
+import * as drawerJoinings from "~/routes/drawer/joinings";
 import * as drawerPrices from "~/routes/drawer/prices";
 import * as drawerState from "~/routes/drawer/state";
 import * as card from "~/routes/job/card";
@@ -55,6 +56,8 @@ async function answer(input: RequestInfo | URL, init?: RequestInit): Promise<Res
   if (path === "/drawer/cut") return drawerCut.action(args);
   if (path === "/drawer/choice") return drawerChoice.action(args);
   if (path === "/drawer/aside") return drawerAside.action(args);
+  if (path === "/drawer/joinings")
+    return request.method === "POST" ? drawerJoinings.action(args) : drawerJoinings.loader();
   if (path === "/drawer/prices") return drawerPrices.action(args);
   if (path === "/drawer/state") return drawerState.loader(args);
   if (what === "revisions") return revisions.action(args);

@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { eq } from "drizzle-orm";
+import { JOININGS, type Joining } from "core/assembly";
 import {
   asideAfter,
   holdings,
@@ -82,6 +83,10 @@ export function setAside(): SetAside[] {
   return ((settingOf(ASIDE) as SetAside[] | undefined) ?? []).filter((a) => a.jobs.some((j) => names[j] !== undefined));
 }
 export const putAside = (all: readonly SetAside[], tx: Tx = db()): void => keepSetting(ASIDE, all, tx);
+
+/** The table of glues, as it was edited last. */
+export const joinings = (): readonly Joining[] => (settingOf("joinings") as readonly Joining[] | undefined) ?? JOININGS;
+export const keepJoinings = (all: readonly Joining[]): void => keepSetting("joinings", all);
 
 /** The least length of an offcut that is kept, model mm, where nothing else was said. Common practice. */
 const LEAST = 40;

@@ -2,7 +2,7 @@ import { and, desc, eq, inArray, isNotNull, isNull } from "drizzle-orm";
 import { randomUUID } from "node:crypto";
 import {
   designOf,
-  drawingFiles,
+  jobFiles,
   emptyJob,
   issuedMarks,
   lightIssues,
@@ -143,6 +143,10 @@ export function clearDeleted(): void {
   const hashes = new Set<string>();
   for (const r of db().select({ doc: jobs.doc }).from(jobs).all())
     for (const [hash] of r.doc.matchAll(/[0-9a-f]{64}/g)) hashes.add(hash);
+  for (const i of db().select({ content: issues.content }).from(issues).all()) {
+    const hash = (i.content as Issue).bench?.picture?.hash;
+    if (hash) hashes.add(hash);
+  }
   forgetUnusedPictures(hashes);
 }
 
@@ -156,11 +160,12 @@ export function exportJob(id: string): { readonly name: string; readonly pieces:
   } catch {
     return { name: r.name, pieces: [r.doc] };
   }
-  const hashes = [...new Set(drawingFiles(doc).map((f) => f.hash))];
+  const frozen = issuesOf(id);
+  const hashes = [...new Set(jobFiles(doc, frozen).map((f) => f.hash))];
   // each picture's place in the text is marked by a word that nobody typed
   const mark = randomUUID();
   const files = Object.fromEntries(hashes.map((h) => [h, mark + h]));
-  const text = writeJobFile({ doc, issues: issuesOf(id), files });
+  const text = writeJobFile({ doc, issues: frozen, files });
   return { name: doc.name, pieces: filledIn(text, mark, hashes) };
 }
 function* filledIn(text: string, mark: string, hashes: readonly string[]): Generator<string> {
@@ -176,7 +181,7 @@ function* filledIn(text: string, mark: string, hashes: readonly string[]): Gener
 /** Puts a job file on the shelf under a new id. Errors: JobError, or a sentence about a picture that is not what it says. */
 export async function importJob(text: string): Promise<string> {
   const { doc, issues: frozen, files } = readJobFile(text);
-  for (const f of drawingFiles(doc)) {
+  for (const f of jobFiles(doc, frozen)) {
     const data = files[f.hash];
     if (data === undefined)
       throw new Error(`The drawing “${f.drawing}” has no ${f.kind} in the file. Export the job again.`);

@@ -4,10 +4,13 @@ import { useLocation } from "react-router";
 import { toast } from "sonner";
 import type { Finding } from "core/checks";
 import {
+  benchEvent,
   designOf,
   issuedMarks,
   benchOf,
   paramProblems,
+  type BenchKind,
+  type BenchNote,
   type CutStatus,
   type Design,
   type Issue,
@@ -68,6 +71,8 @@ export interface JobApi {
   /** Notes a print, a cut, or a cut taken back: it stands as soon as a worker has frozen the design for it, and is kept like an edit. */
   addIssue(kind: Issue["kind"], sticks?: readonly string[], moves?: readonly CutMove[]): void;
   /** The stick that is pointed at; stays from stage to stage. */
+  /** Notes something at the bench: kept like a cut, also while the server is away. */
+  note(kind: BenchKind, bench: BenchNote, sticks?: readonly string[]): void;
   readonly selected: string | undefined;
   select(stick: string | undefined): void;
   /** Another tab changed the job, and this one has changes that were made before it knew. */
@@ -213,6 +218,13 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     },
     [act, settledAsk],
   );
+  const note = useCallback(
+    (kind: BenchKind, bench: BenchNote, sticks?: readonly string[]) => {
+      const id = newEntryId();
+      act({ do: "event", id, event: benchEvent(kind, id, new Date().toISOString(), bench, sticks) });
+    },
+    [act],
+  );
   const { theirs } = state;
   const api: JobApi = {
     id: initial.id,
@@ -241,6 +253,7 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     revision: state.confirmed.revision,
     whenKept,
     addIssue,
+    note,
     selected,
     select,
     conflict: theirs !== undefined,

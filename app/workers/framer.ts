@@ -2,11 +2,13 @@ import { transfer } from "comlink";
 import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
 import { cutStatuses, issueOf, jobPicture, lookAt, serves, type CutStatus, type Issue, type JobDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import type { Step, Way } from "core/assembly";
 import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
 import { ticketOf, type TicketFacts } from "~/job/ticketFacts";
+import { shownAssembly, stepPicture, type ShownAssembly, type StepPicture } from "./assembler";
 import { designFor, type Ask } from "./heldDesigns";
 
 export type PackedLook = Omit<Look, "shown"> & { readonly shown: PackedSeen };
@@ -40,6 +42,14 @@ export const framer = {
       ),
     );
   },
+  /** The order in which everything is put together. */
+  assembly: async (ask: Ask, way: Way): Promise<ShownAssembly> => shownAssembly(await designFor(ask), way),
+  /** How a step looks. */
+  step: async (
+    ask: Ask,
+    step: Pick<Step, "structure" | "sticks" | "there" | "view">,
+    whole?: readonly string[],
+  ): Promise<StepPicture | undefined> => stepPicture(await designFor(ask), step, whole),
   ticket: async (ask: Ask, stick: string): Promise<TicketFacts | undefined> => ticketOf(await designFor(ask), stick),
   /** How many sticks of a structure are left out as unseen. */
   async unseen(ask: Ask, structure: string): Promise<number> {

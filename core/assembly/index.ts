@@ -8,3 +8,4 @@ export * from "./joinings";
 export * from "./sequence";
 export * from "./steps";
 export * from "./units";
+export * from "./progress";

@@ -31,3 +31,46 @@ export function usualJoining(stocks: Iterable<string>): string {
   if (looks.size === 1 && looks.has("styrene")) return "solvent";
   return "ca-thick";
 }
+
+/** A table of joinings that came from outside. Errors: a sentence with what was read and what would do. */
+export function readJoinings(raw: unknown): Joining[] {
+  if (!Array.isArray(raw) || raw.length === 0 || raw.length > 60)
+    throw new Error("The table of glues is a list of one to sixty.");
+  const seen = new Set<string>();
+  return raw.map((r: Readonly<Record<string, unknown>>): Joining => {
+    const word = (what: "id" | "name" | "for" | "beware", most: number): string => {
+      const t = r[what];
+      if (typeof t !== "string" || t.length > most) throw new Error(`${what} is words of at most ${most} letters.`);
+      return t.trim();
+    };
+    const name = word("name", 60);
+    const minutes = (what: "open" | "handle" | "full", most: number): number => {
+      const n = r[what];
+      if (typeof n !== "number" || !(n >= 0 && n <= most)) throw new Error(`${name}: ${what} reads ${String(n)}; write minutes from 0 to ${most}.`); // prettier-ignore
+      return n;
+    };
+    const id = word("id", 40);
+    if (!/^[\w-]+$/.test(id) || seen.has(id) || name === "")
+      throw new Error("Each glue has a name and an id of its own.");
+    seen.add(id);
+    const [handle, full] = [minutes("handle", 10_000), minutes("full", 100_000)];
+    if (full < handle) throw new Error(`${name}: it holds after ${full} minutes, before it can be handled after ${handle}.`); // prettier-ignore
+    return {
+      id,
+      name,
+      for: word("for", 120),
+      open: minutes("open", 10_000),
+      handle,
+      full,
+      beware: word("beware", 300),
+    };
+  });
+}
+/** Minutes as people say them: "45 min", "1½ h", "24 h". */
+export function minutesWords(min: number): string {
+  if (min <= 0) return "at once";
+  if (min < 1) return `${Math.round(min * 60)} s`;
+  if (min < 90) return `${Math.round(min)} min`;
+  const half = Math.round(min / 30) / 2;
+  return `${Math.floor(half) || ""}${half % 1 ? "½" : ""} h`;
+}

@@ -175,7 +175,10 @@ function onBoard(
       title: `${u.name}: ${countOf(own.length, role)}${ph === "under" ? ", turned over" : ""}`,
       sticks: own.map((k) => k.id),
       moves: movesOf(g),
-      view: ph === "under" ? { right: back(u.right), up: u.up, eye: back(u.eye) } : u,
+      view:
+        ph === "under"
+          ? { right: back(u.right), up: u.up, eye: back(u.eye) }
+          : { right: u.right, up: u.up, eye: u.eye },
       way: ph === "under" ? "once it is lifted and turned over" : wayWords(g[0]!.from, u),
       joining: usualJoining(own.map((k) => k.stock)),
       checks: checksOnBoard(u, after.length === 0, ph),

@@ -42,7 +42,7 @@ describe("mitred ends head to tail", () => {
     expect(plan.result).toMatchObject({ proven: true, sticks: 1 });
     expect(plan.sticks[0]!.cuts.map((c) => c.start as number)).toEqual(Array.from({ length: 11 }, (_, i) => i * 18));
     expect(plan.sticks[0]!.offcut).toBeCloseTo(0, 9);
-    const square = job(braces(11, 20, [1, 1]).map(({ nest: _, ...w }) => w), 200); // prettier-ignore
+    const square = job(braces(11, 20, [1, 1]).map(({ mark, stick, length }) => ({ mark, stick, length })), 200); // prettier-ignore
     expect((await planItem(square, lp)).sticks).toHaveLength(2);
   });
   it("are turned over where they lean the other way: braces of both hands by turns, and one that leans to both sides", async () => {

@@ -1,3 +1,4 @@
+import type { Issue } from "./issue";
 import type { Calibration, SheetScale } from "../prototype";
 import { calibrated } from "../prototype";
 import type { DrawingDoc, JobDoc } from "./document";
@@ -14,6 +15,12 @@ export const drawingFiles = (doc: Pick<JobDoc, "drawings">): DrawingFile[] =>
     ...(d.picture ? [{ hash: d.picture.hash, kind: "picture" as const, drawing: d.name }] : []),
     ...(d.lines ? [{ hash: d.lines.hash, kind: "lines" as const, drawing: d.name }] : []),
   ]);
+
+/** The files of a job: of its drawings, and the pictures of its log. */
+export const jobFiles = (doc: Pick<JobDoc, "drawings">, issues: readonly Issue[]): DrawingFile[] => [
+  ...drawingFiles(doc),
+  ...issues.flatMap((i) => (i.bench?.picture ? [{ hash: i.bench.picture.hash, kind: "picture" as const, drawing: "a picture of the log" }] : [])), // prettier-ignore
+];
 
 /** Size of a drawing's sheet, in its pixels: the picture's, else the lines'. */
 export function sheetSize(d: DrawingDoc): { readonly width: number; readonly height: number } {

@@ -12,6 +12,7 @@ export * from "./create";
 export * from "./design";
 export * from "./freeze";
 export * from "./issue";
+export * from "./bench";
 export * from "./issueDoc";
 export * from "./progress";
 export * from "./file";

@@ -1,6 +1,7 @@
 import type { CutMove } from "../drawer";
 import { samePiece, type IssuedMark, type Piece, type PieceShape } from "../frame";
 import { printMm } from "../units";
+import type { BenchKind, BenchNote } from "./bench";
 import type { Design } from "./design";
 
 /** A piece as it was when it was issued. */
@@ -11,7 +12,7 @@ export type FrozenPiece = Pick<Piece, "mark" | "role" | "nominal" | "stock" | "s
  */
 export interface Issue {
   readonly id: string;
-  readonly kind: "print" | "cut" | "uncut";
+  readonly kind: "print" | "cut" | "uncut" | BenchKind;
   /** ISO time. */
   readonly at: string;
   readonly hash: string;
@@ -23,6 +24,8 @@ export interface Issue {
   readonly sticks: readonly string[];
   /** What cutting them took out of the drawer and put into it: told to the ledger, and not kept here. */
   readonly moves?: readonly CutMove[];
+  /** What is noted at the bench beside prints and cuts. */
+  readonly bench?: BenchNote;
 }
 
 /** The marks that issues have given out, each with the shape it stands for, first come first. */
@@ -54,7 +57,8 @@ export function cutSticks(
   const cut = new Map<string, { issue: Issue; piece: FrozenPiece }>();
   for (const issue of issues)
     for (const s of issue.sticks) {
-      if (issue.kind === "uncut") cut.delete(s);
+      // what is broken or lost is to be cut again
+      if (issue.kind === "uncut" || issue.kind === "lost") cut.delete(s);
       const piece = issue.kind === "cut" ? issue.pieces.find((p) => p.sticks.includes(s)) : undefined;
       if (piece) cut.set(s, { issue, piece });
     }

@@ -2,6 +2,7 @@ import "../reflected";
 import { plainToInstance, Type } from "class-transformer";
 import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsOptional, IsString, Matches, Max, MaxLength, Min, ValidateBy, ValidateNested, validateSync, IsNumber } from "class-validator"; // prettier-ignore
 import { finite, many, text } from "../structures/fields";
+import { BENCH_KINDS } from "./bench";
 import type { Issue } from "./issue";
 import { JobError } from "./error";
 import { checkPlain, ownWords } from "./ownWords";
@@ -85,9 +86,38 @@ class CutMoveDoc {
   @IsArray() @ArrayMaxSize(5000) @IsString({ each: true }) @MaxLength(300, { each: true }) sticks!: string[];
   @IsOptional() @many(100) @Type(() => JobSticksDoc) also?: JobSticksDoc[];
 }
+class MeasuredDoc {
+  @text(300) stick!: string;
+  @text(30) mark!: string;
+  @IsNumber(finite) @Min(0) @Max(1e5) planned!: number;
+  @IsNumber(finite) @Min(0) @Max(1e5) actual!: number;
+}
+class JoiningDoc {
+  @text(80) name!: string;
+  @IsNumber(finite) @Min(0) @Max(1e5) handle!: number;
+  @IsNumber(finite) @Min(0) @Max(1e6) full!: number;
+}
+class PhotoDoc {
+  @Matches(/^[0-9a-f]{64}$/, { message: "hash is a SHA-256 in hexadecimal" }) hash!: string;
+  @IsInt() @Min(1) @Max(100_000) width!: number;
+  @IsInt() @Min(1) @Max(100_000) height!: number;
+}
+class BenchDoc {
+  @IsOptional() @text(400) step?: string;
+  @IsOptional() @text(300) title?: string;
+  @IsOptional() @text(10_000) text?: string;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => JoiningDoc) joining?: JoiningDoc;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1e5) minutes?: number;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => PhotoDoc) picture?: PhotoDoc;
+  @IsOptional() @many(5000) @Type(() => MeasuredDoc) lengths?: MeasuredDoc[];
+  @IsOptional() @text(60) print?: string;
+}
 class IssueDoc {
   @Matches(/^[\w-]{4,60}$/, { message: "id is no id; use letters, digits and hyphens" }) id!: string;
-  @IsIn(["print", "cut", "uncut"], { message: "kind is a print, a cut, or a cut taken back" }) kind!: string;
+  @IsIn(["print", "cut", "uncut", ...BENCH_KINDS], {
+    message: "kind is a print, a cut, a cut taken back, or a note of the bench",
+  })
+  kind!: string;
   @Matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d(\.\d+)?Z$/, { message: "at is a time such as 2026-05-01T20:14:00Z" }) at!: string; // prettier-ignore
   @Matches(/^[0-9a-f]{64}$/, { message: "hash is a SHA-256 in hexadecimal" }) hash!: string;
   @IsObject() @ValidateNested() @Type(() => VersionsDoc) versions!: VersionsDoc;
@@ -95,6 +125,7 @@ class IssueDoc {
   @many(50_000) @Type(() => FrozenPieceDoc) pieces!: FrozenPieceDoc[];
   @IsArray() @ArrayMaxSize(50_000) @IsString({ each: true }) @MaxLength(300, { each: true }) sticks!: string[];
   @IsOptional() @many(5000) @Type(() => CutMoveDoc) moves?: CutMoveDoc[];
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => BenchDoc) bench?: BenchDoc;
 }
 interface Found {
   readonly property: string;

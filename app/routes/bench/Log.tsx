@@ -1,0 +1,72 @@
+import { shortHash, type Issue } from "core/job";
+import { useJob } from "~/job/JobContext";
+import { useUnits } from "~/job/units";
+import { clockOf } from "~/job/useKeeping";
+import { LogNote } from "./LogNote";
+
+const WORD = { print: "Jigs printed", cut: "Cut", uncut: "Taken back: not cut", done: "Done", undone: "Not done after all", skipped: "Skipped", note: "Note", measured: "Measured", lost: "Broken or lost" } as const; // prettier-ignore
+
+/** An entry of the log in words, its pieces by their marks. `M` tells model mm. */
+export function logWords(i: Issue, M: (mm: number, decimals?: number) => string): string {
+  if (i.kind === "print") return `${WORD.print}, issue ${shortHash(i.hash)}`;
+  if (i.kind === "cut" || i.kind === "uncut") return `${WORD[i.kind]}: ${marks(i)}`;
+  const b = i.bench ?? {};
+  const parts = [
+    b.title ?? "",
+    b.text ?? "",
+    ...(b.lengths ?? []).map((l) => `${l.mark} is ${M(l.actual, 2)}, planned ${M(l.planned, 2)}`),
+    b.joining && i.kind === "done" && b.joining.full > 0 ? `with ${b.joining.name.toLowerCase()}` : "",
+    b.minutes !== undefined ? `${b.minutes} min` : "",
+  ].filter(Boolean);
+  return `${WORD[i.kind]}: ${parts.join("; ")}`.replace(/: $/, "");
+}
+function marks(i: Issue): string {
+  const count = new Map<string, number>();
+  for (const s of i.sticks) {
+    const m = i.pieces.find((p) => p.sticks.includes(s))?.mark ?? "?";
+    count.set(m, (count.get(m) ?? 0) + 1);
+  }
+  return [...count].map(([m, n]) => `${n} × ${m}`).join(", ");
+}
+
+/** What happened when, the last first; only ever added to. */
+export function Log() {
+  const { id, issues } = useJob();
+  const { M } = useUnits();
+  return (
+    <>
+      <section className="max-w-4xl" aria-label="Write it down">
+        <LogNote />
+      </section>
+      <p className="my-2 flex gap-4 text-[15px]">
+        {issues.length > 0 && (
+          <a className="link" href={`/jobs/${id}/log.zip`} download>
+            The log as text with its pictures (ZIP)
+          </a>
+        )}
+      </p>
+      <ul className="max-w-4xl">
+        {[...issues].reverse().map((i) => (
+          <li key={i.id} className="row flex gap-5 py-2 text-[17px]">
+            <span className="w-40 shrink-0 text-ink-2">
+              {i.at.slice(0, 10)} {clockOf(new Date(i.at))}
+            </span>
+            <span className="min-w-0">
+              {logWords(i, M)}
+              {i.bench?.picture && (
+                <a href={`/pictures/${i.bench.picture.hash}/0/0/0`} target="_blank" rel="noreferrer">
+                  <img
+                    src={`/pictures/${i.bench.picture.hash}/0/0/0`}
+                    alt={i.bench.text ?? i.bench.title ?? "Picture of the log"}
+                    className="mt-1 max-h-56 max-w-full border border-hair"
+                  />
+                </a>
+              )}
+            </span>
+          </li>
+        ))}
+        {issues.length === 0 && <li className="text-ink-2">Nothing has happened yet.</li>}
+      </ul>
+    </>
+  );
+}

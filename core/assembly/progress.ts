@@ -1,0 +1,82 @@
+import type { Issue } from "../job";
+import type { Step } from "./steps";
+
+/** How a step stands. Times are ms since 1970. */
+export interface StepState {
+  /** "done": done; "skipped": left out, with a reason; "drying": what it builds on is not to be handled yet; "open": it can be done now; "waiting": something has to be done before. */
+  readonly state: "done" | "skipped" | "drying" | "open" | "waiting";
+  /** When it was done. */
+  readonly at?: number;
+  /** Until when what it made is not to be handled, and when it is as strong as it gets. */
+  readonly handle?: number;
+  readonly full?: number;
+  /** When what it waits for can be handled. */
+  readonly ready?: number;
+  /** Its pieces are not what they were when it was done. */
+  readonly touched?: boolean;
+  readonly reason?: string;
+}
+const MINUTE = 60_000;
+
+/** The last word on each step: done, with its event, skipped, or neither. */
+export function lastWords(issues: readonly Issue[]): ReadonlyMap<string, Issue> {
+  const out = new Map<string, Issue>();
+  for (const i of issues) {
+    const step = i.bench?.step;
+    if (step === undefined) continue;
+    if (i.kind === "done" || i.kind === "skipped") out.set(step, i);
+    if (i.kind === "undone") out.delete(step);
+  }
+  return out;
+}
+/** How every step stands at a moment. `prints` are what the steps' pieces are like now. A clock runs from the time that stands in the log, so that it goes on while nothing is open. */
+export function stepStates(
+  steps: readonly Step[],
+  issues: readonly Issue[],
+  now: number,
+  prints: ReadonlyMap<string, string> = new Map(),
+): ReadonlyMap<string, StepState> {
+  const last = lastWords(issues);
+  const out = new Map<string, StepState>();
+  const clock = (id: string): { handle: number; full: number } | undefined => {
+    const e = last.get(id);
+    const at = e ? Date.parse(e.at) : NaN;
+    const j = e?.bench?.joining;
+    return Number.isFinite(at) && e?.kind === "done" ? { handle: at + (j?.handle ?? 0) * MINUTE, full: at + (j?.full ?? 0) * MINUTE } : undefined; // prettier-ignore
+  };
+  for (const s of steps) {
+    const e = last.get(s.id);
+    if (e) {
+      const c = clock(s.id);
+      const was = e.bench?.print;
+      const is = prints.get(s.id);
+      out.set(s.id, {
+        state: e.kind === "done" ? "done" : "skipped",
+        at: Date.parse(e.at),
+        ...c,
+        ...(was !== undefined && is !== undefined && was !== is ? { touched: true } : {}),
+        ...(e.kind === "skipped" ? { reason: e.bench?.text ?? "" } : {}),
+      });
+      continue;
+    }
+    if (s.after.some((x) => !last.has(x))) {
+      out.set(s.id, { state: "waiting" });
+      continue;
+    }
+    const ready = Math.max(0, ...s.after.map((x) => clock(x)?.handle ?? 0));
+    out.set(s.id, ready > now ? { state: "drying", ready } : { state: "open" });
+  }
+  return out;
+}
+/** Steps that the log has as done but the order has no more: the design went on. */
+export const forgotten = (steps: readonly Step[], issues: readonly Issue[]): readonly Issue[] => {
+  const known = new Set(steps.map((s) => s.id));
+  return [...lastWords(issues).values()].filter((i) => i.kind === "done" && !known.has(i.bench!.step!));
+};
+/** The step to be done next: the first that is open; else the one that is ready first. */
+export function nextStep<S extends Step>(steps: readonly S[], states: ReadonlyMap<string, StepState>): S | undefined {
+  const open = steps.find((s) => states.get(s.id)?.state === "open");
+  if (open) return open;
+  const drying = steps.filter((s) => states.get(s.id)?.state === "drying");
+  return drying.sort((a, b) => states.get(a.id)!.ready! - states.get(b.id)!.ready!)[0];
+}

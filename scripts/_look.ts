@@ -1,0 +1,28 @@
+import { openDemo } from "./demoBrowser";
+const { page } = await openDemo(4391);
+const errs: string[] = [];
+page.on("console", (m) => m.type() === "error" && console.log(m.text().slice(0, 900)));
+page.on("pageerror", (e) => console.log(String(e), e.stack?.slice(0, 600)));
+await page.getByRole("link", { name: /^Open Pellam depot/ }).first().click();
+await page.waitForTimeout(3000);
+await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /^Bench/ }).click();
+await page.waitForTimeout(4000);
+await page.screenshot({ path: "/tmp/n1.png" });
+for (let i = 0; i < 3; i++) { await page.screenshot({ path: `/tmp/d${i}.png` }); await page.getByRole("button", { name: /^Done/ }).click(); await page.waitForTimeout(800); }
+await page.waitForTimeout(800);
+await page.screenshot({ path: "/tmp/n2.png" });
+await page.getByRole("button", { name: /Place: Front slope, rafters/ }).click();
+await page.waitForTimeout(1500);
+await page.screenshot({ path: "/tmp/n3.png" });
+await page.getByRole("button", { name: "Large, for the bench" }).click();
+await page.waitForTimeout(800);
+await page.screenshot({ path: "/tmp/n4.png" });
+await page.getByRole("button", { name: "Leave large view" }).click();
+await page.getByRole("tab", { name: "Log" }).click();
+await page.waitForTimeout(500);
+await page.screenshot({ path: "/tmp/n5.png" });
+await page.getByRole("tab", { name: "Glues" }).click();
+await page.waitForTimeout(500);
+await page.screenshot({ path: "/tmp/n6.png" });
+console.log(errs);
+process.exit(0);
