@@ -44,6 +44,13 @@ export function stepStates(
     const j = e?.bench?.joining;
     return Number.isFinite(at) && e?.kind === "done" ? { handle: at + (j?.handle ?? 0) * MINUTE, full: at + (j?.full ?? 0) * MINUTE } : undefined; // prettier-ignore
   };
+  const of = new Map(steps.map((s) => [s.id, s] as const));
+  /** What has to hold before a step: all of the sub-assembly that it lifts, and sub-assemblies that it is joined to where they stand. On a board one lays on while the glue is wet. */
+  const holding = (s: Step): readonly string[] => {
+    const own = s.lifts ? steps.filter((o) => o !== s && o.place === "board" && o.structure === s.structure && o.unit === s.unit) : []; // prettier-ignore
+    const stand = s.place === "join" ? s.after.filter((x) => of.get(x)?.place === "join" && of.get(x)?.lifts) : [];
+    return [...own.map((o) => o.id), ...stand];
+  };
   for (const s of steps) {
     const e = last.get(s.id);
     if (e) {
@@ -63,7 +70,7 @@ export function stepStates(
       out.set(s.id, { state: "waiting" });
       continue;
     }
-    const ready = Math.max(0, ...s.after.map((x) => clock(x)?.handle ?? 0));
+    const ready = Math.max(0, ...holding(s).map((x) => clock(x)?.handle ?? 0));
     out.set(s.id, ready > now ? { state: "drying", ready } : { state: "open" });
   }
   return out;

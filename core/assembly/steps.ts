@@ -35,6 +35,8 @@ export interface Step {
   readonly joining: string;
   /** What to check, and what to know, a sentence each. */
   readonly checks: readonly string[];
+  /** It lifts or turns what was put together before: that has to hold. */
+  readonly lifts: boolean;
   /** What holds it while the glue sets, where nothing does that is there already. */
   readonly fixture: string | undefined;
 }
@@ -181,6 +183,7 @@ function onBoard(
           : { right: u.right, up: u.up, eye: u.eye },
       way: ph === "under" ? "once it is lifted and turned over" : wayWords(g[0]!.from, u),
       joining: usualJoining(own.map((k) => k.stock)),
+      lifts: ph === "under",
       checks: checksOnBoard(u, after.length === 0, ph),
       fixture: undefined,
     };
@@ -306,6 +309,7 @@ function join(
         view: home,
         way: wayWords(g[0]!.from),
         joining: own.every((k) => k.member.loose) ? "dry" : usualJoining(own.map((k) => k.stock)),
+        lifts: u !== undefined,
         checks: checksOfJoin(u, own, after.length === 0, up),
         fixture: hangs ? "Nothing that is there holds it yet: stand it against a block, or pin it, until what carries it is there." : undefined, // prettier-ignore
       };

@@ -46,6 +46,7 @@ export function Steps({
   const { steps, states, next, now } = order;
   const [picked, pick] = useState<string>();
   const [prompt, setPrompt] = useState<ShownStep>();
+  const [writing, setWriting] = useState(false);
   const step = steps.find((s) => s.id === picked) ?? next ?? steps[0];
   useAwake(large);
   if (!step) return null;
@@ -63,6 +64,7 @@ export function Steps({
       large={large}
       after={(s) => {
         setPrompt(s);
+        setWriting(false);
         pick(undefined);
       }}
     />
@@ -83,30 +85,35 @@ export function Steps({
               To what can be done now
             </button>
           )}
-          <span className="text-[16px] text-ink-2" role="status">
-            {steps.filter((s) => states.get(s.id)?.state === "done").length} of {steps.length} steps done
-            {drying.length > 0 &&
-              ` · drying: ${drying
-                .slice(0, 2)
-                .map((s) => `${s.title} (${whenWords(states.get(s.id)!.handle!, now)})`)
-                .join(", ")}${drying.length > 2 ? ` and ${drying.length - 2} more` : ""}`}
-          </span>
           <button className={`${big(large)} ml-auto`} onClick={() => setLarge(!large)} aria-pressed={large}>
             {large ? "Leave large view" : "Large, for the bench"}
           </button>
         </div>
+        <p className="truncate px-6 pt-1 text-[16px] text-ink-2" role="status">
+          {steps.filter((s) => states.get(s.id)?.state === "done").length} of {steps.length} steps done
+          {drying.length > 0 &&
+            ` · drying: ${drying
+              .slice(0, 2)
+              .map((s) => `${s.title} (${whenWords(states.get(s.id)!.handle!, now)})`)
+              .join(", ")}${drying.length > 2 ? ` and ${drying.length - 2} more` : ""}`}
+        </p>
         {prompt && (
           <section
             aria-label={`Note on ${prompt.title}`}
             className="mx-6 mt-2 border-l-[3px] border-verdigris bg-shade px-4 py-2"
           >
-            <p className="mb-1 flex items-center gap-4">
+            <p className="flex flex-wrap items-center gap-4">
               <b>Done: {prompt.title}.</b>
+              {!writing && (
+                <button className="btn min-h-11" onClick={() => setWriting(true)}>
+                  Note, picture or length
+                </button>
+              )}
               <button className="btn min-h-11" onClick={() => setPrompt(undefined)}>
                 Nothing to note
               </button>
             </p>
-            <LogNote step={prompt} done={() => setPrompt(undefined)} />
+            {writing && <LogNote step={prompt} done={() => setPrompt(undefined)} />}
           </section>
         )}
         {page}
