@@ -142,6 +142,7 @@ test("two jobs at once: one stick carries both, is marked in one act, known in e
   await page.goto("/");
   await page.getByRole("link", { name: "Open Together two", exact: true }).first().click();
   await stage(page, "Bench");
+  await page.getByRole("tab", { name: "Pieces" }).click();
   await expect(page.getByText(/1 of \d+ pieces are cut and fit/)).toBeVisible();
 });
 

@@ -28,6 +28,7 @@ const PARTS: Readonly<Record<BookletPart, string>> = {
   sheets: "Sheet layout",
   labels: "Labels for trays",
   jigs: "Templates at full size",
+  steps: "Steps with pictures",
   notes: "Lined pages for notes",
 };
 const ALL = Object.keys(PARTS) as BookletPart[];

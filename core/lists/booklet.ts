@@ -13,6 +13,7 @@ import { seenPicture } from "./seenPicture";
 import { setUpPages } from "./setUpPages";
 import { sheetPages } from "./sheetPages";
 import { shoppingPages } from "./shoppingPages";
+import { stepPages } from "./stepPages";
 import { stickPages } from "./stickPages";
 import { listed, wordsOf } from "./words";
 
@@ -27,6 +28,7 @@ export const BOOKLET = {
   sheets: "Sheet layout",
   labels: "Labels for trays",
   jigs: "Templates at full size",
+  steps: "Steps with pictures",
   notes: "Lined pages for notes",
 } as const;
 export type BookletPart = keyof typeof BOOKLET;
@@ -61,6 +63,7 @@ export function bookletParts(
     sheets: () => (p.sheets.length > 0 ? one("sheets", sheetPages(l, p.sheets, paper, date)) : []),
     labels: () => (pieces ? one("labels", labelPages(d, p.labels ?? USUAL_LABELS, paper, p.labels?.skip ?? 0)) : []),
     jigs: () => jigSheets(d, date).map((s) => ({ name: s.words.title, plan: pagesOf(s, paper) })),
+    steps: () => (pieces ? one("steps", stepPages(d, paper, date)) : []),
     notes: () => one("notes", notePages(d, paper, date)),
   }; // prettier-ignore
   const order = Object.keys(make) as (keyof typeof make)[];

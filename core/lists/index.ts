@@ -2,6 +2,7 @@
 export { CUT_CAUTION, listed, type Listed } from "./words";
 export * from "./booklet";
 export * from "./cutListPages";
+export * from "./stepPages";
 export * from "./stickPages";
 export * from "./sheetPages";
 export * from "./findingPages";

@@ -114,7 +114,12 @@ describe("lists on paper", () => {
     const all = new Set(Object.keys(BOOKLET) as BookletPart[]);
     const parts = bookletParts(d, all, { ...none, sticks, wanted }, "A4", "2026-05-01");
     expect(parts.slice(0, 7).map((p) => p.name)).toEqual(["Cover", "Findings", "Shopping list", "Cut list", "Set-up cards", "Stick layout", "Labels for trays"]); // prettier-ignore
-    expect(parts.at(-1)!.name).toBe("Lined pages for notes");
+    expect(parts.slice(-2).map((p) => p.name)).toEqual(["Steps with pictures", "Lined pages for notes"]);
+    const told = words(parts.at(-2)!.plan).join(" ");
+    for (const title of ["1. Bent: 1 cap", "4. Bent: 8 batter posts", "7. Place: Bent"]) expect(told).toContain(title);
+    // what is new is black: all fifteen sticks once on the board, and once as they are placed
+    const fresh = parts.at(-2)!.plan.pages.flatMap((q) => q.furniture).filter((e) => e.kind === "path" && e.fill === "black"); // prettier-ignore
+    expect(fresh).toHaveLength(30);
     const cover = words(parts[0]!.plan);
     let page = 2;
     for (const p of parts.slice(1)) {

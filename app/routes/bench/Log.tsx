@@ -29,6 +29,26 @@ function marks(i: Issue): string {
   return [...count].map(([m, n]) => `${n} × ${m}`).join(", ");
 }
 
+/** Pixels of a tile; the coarsest one holds the whole picture in its upper left corner. */
+const TILE = 512;
+/** How large a picture of the log is shown at most, pixels. */
+const SHOWN = 360;
+function Picture({ hash, width, height, alt }: { hash: string; width: number; height: number; alt: string }) {
+  const part = 2 ** -Math.max(0, Math.ceil(Math.log2(Math.max(width, height) / TILE)));
+  const [w, h] = [width * part, height * part];
+  const k = Math.min(1, SHOWN / Math.max(w, h));
+  return (
+    <span className="mt-1 block overflow-hidden border border-hair" style={{ width: w * k, height: h * k }}>
+      <img
+        src={`/pictures/${hash}/0/0/0`}
+        alt={alt}
+        className="max-w-none"
+        style={{ width: TILE * k, height: TILE * k }}
+      />
+    </span>
+  );
+}
+
 /** What happened when, the last first; only ever added to. */
 export function Log() {
   const { id, issues } = useJob();
@@ -54,13 +74,7 @@ export function Log() {
             <span className="min-w-0">
               {logWords(i, M)}
               {i.bench?.picture && (
-                <a href={`/pictures/${i.bench.picture.hash}/0/0/0`} target="_blank" rel="noreferrer">
-                  <img
-                    src={`/pictures/${i.bench.picture.hash}/0/0/0`}
-                    alt={i.bench.text ?? i.bench.title ?? "Picture of the log"}
-                    className="mt-1 max-h-56 max-w-full border border-hair"
-                  />
-                </a>
+                <Picture {...i.bench.picture} alt={i.bench.text ?? i.bench.title ?? "Picture of the log"} />
               )}
             </span>
           </li>

@@ -165,7 +165,7 @@ function StepList({ order, step, pick }: { order: BenchOrder; step: ShownStep; p
               >
                 <span aria-hidden className={`size-3.5 shrink-0 rounded-full border-2 ${DOT[st]}`} />
                 <span className="min-w-0">
-                  {i + 1}. {short(s)}
+                  {`${i + 1}. ${short(s)}`}
                   <span className="sr-only">, {SAID[st]}</span>
                   {states.get(s.id)?.touched && (
                     <b className="block text-[14px] text-ochre">its pieces changed since</b>
@@ -209,22 +209,20 @@ function StepPage({
   const text = large ? "text-[22px]" : "text-[17px]";
   return (
     <article className="flex min-h-0 flex-1 flex-col overflow-auto px-6 pb-3" aria-label={`Step ${n}`}>
-      <h2 className={`head mt-2 ${large ? "text-[38px]" : "text-[27px]"}`}>
-        {n}. {step.title}
-      </h2>
+      <h2 className={`head mt-2 ${large ? "text-[38px]" : "text-[27px]"}`}>{`${n}. ${step.title}`}</h2>
       <div className={`shrink-0 ${large ? "h-[54vh]" : "h-[36vh]"} min-h-[220px] bg-shade p-2`}>
         <StepPictureView step={step} steps={steps} />
       </div>
       <ul className={`mt-2 flex flex-wrap gap-x-5 gap-y-1 ${text}`} aria-label="Pieces">
         {step.marks.slice(0, 14).map((m) => (
           <li key={m.mark}>
-            <b className="head">{m.mark}</b> {m.count} × {m.role}, {M(m.overall, 1)}
+            <b className="head">{m.mark}</b> {`${m.count} × ${m.role}, ${M(m.overall, 1)}`}
           </li>
         ))}
         {step.marks.length > 14 && <li className="text-ink-2">and {step.marks.length - 14} marks more</li>}
       </ul>
       <p className={`mt-1 ${text}`}>
-        It comes {step.way}.{step.place === "board" && step.unit ? ` Template: ${step.unit}.` : ""}
+        {`It comes ${step.way}.${step.place === "board" && step.unit ? ` Template: ${step.unit}.` : ""}`}
       </p>
       {step.fixture && <p className={`mt-1 border-l-[3px] border-ochre pl-3 ${text}`}>{step.fixture}</p>}
       {step.checks.map((c) => (

@@ -64,12 +64,15 @@ describe("the cut list on its screen", () => {
     expect(job.events().map((e) => [e.kind, e.sticks])).toEqual([["cut", ["gulch/bent/cap"]]]);
     expect(document.querySelector("[data-sonner-toast] [data-button]")?.textContent).toBe("Undo");
     await job.go("Bench");
+    await job.user.click(screen.getByRole("tab", { name: "Pieces" }));
     expect(job.words()).toMatch(/1 of 15 pieces are cut and fit C1 1 × cap ✓ still valid/);
     await press(job, "Take back");
     await waitFor(() => expect(job.words()).toMatch(/Not cut after all: 1 × C1/));
     await job.kept();
     expect(job.events().map((e) => e.kind)).toEqual(["cut", "uncut"]);
-    expect(job.words()).toMatch(/Nothing is cut yet .* Taken back: not cut : 1 × C1 .* Cut : 1 × C1/);
+    expect(job.words()).toMatch(/Nothing is cut yet/);
+    await job.user.click(screen.getByRole("tab", { name: "Log" }));
+    expect(job.words()).toMatch(/Taken back: not cut: 1 × C1 .* Cut: 1 × C1/);
   });
   it("tells on the bench what still fits after the design moved on, and takes it back there", async () => {
     const job = await open();
@@ -81,6 +84,7 @@ describe("the cut list on its screen", () => {
     await job.type(/^Height/, "20'");
     await job.kept();
     await job.go("Bench");
+    await job.user.click(screen.getByRole("tab", { name: "Pieces" }));
     // 1 ft of 21 less: the story below is lower now, so its posts are too long
     expect(job.words()).toMatch(/0 of 15 pieces are cut and fit P3 2 × batter post \d\.\d mm too long: trim/);
     await press(job, "Take back");

@@ -1,0 +1,61 @@
+import { assemblyOf, JOININGS, minutesWords, type Step } from "../assembly";
+import { elevation, outline, PAPERS, tablePages, text, wrapped, type Entity, type PagePlan, type PaperId, type TableLine } from "../drawing"; // prettier-ignore
+import type { Design } from "../job";
+import { printModel } from "../units";
+import { seenPicture } from "./seenPicture";
+import { listed, wordsOf } from "./words";
+
+/** Height of a step's picture, mm; its words; room round them. */
+const [PICTURE, SMALL, LEAD, PAD] = [37, 2, 3.6, 3];
+
+/** The steps on paper, in an order they can be done in: what is there drawn white, what is new black; a box to tick, the pieces, how they come, how they are joined and checked. */
+export function stepPages(d: Design, paper: PaperId, date: string): PagePlan {
+  const M = (mm: number): string => printModel(mm as never, d.doc.brief.units.model, 1);
+  const piece = new Map(d.pieces.flatMap((p) => p.sticks.map((s) => [s, p] as const)));
+  const wide = PAPERS[paper][0] - 24;
+  const lines = d.structures.flatMap((s): TableLine[] => {
+    const { steps, noWay } = assemblyOf(s);
+    if (steps.length === 0) return [];
+    const sticks = new Map(s.resolved.sticks.map((k) => [k.id, k] as const));
+    const own = (ids: readonly string[]) => ids.flatMap((id) => sticks.get(id) ?? []);
+    const wholeOf = (st: Step): readonly string[] => (st.place === "board" ? steps.filter((o) => o.place === "board" && o.unit === st.unit).flatMap((o) => o.sticks) : [...sticks.keys()]); // prettier-ignore
+    return [
+      { kind: "head", text: s.structure.name },
+      ...noWay.map((n): TableLine => ({ kind: "words", text: n.text })),
+      ...steps.map((st, n): TableLine => {
+        const count = new Map<string, number>();
+        for (const id of st.sticks) {
+          const p = piece.get(id);
+          if (p) count.set(p.mark, (count.get(p.mark) ?? 0) + 1);
+        }
+        const joining = JOININGS.find((j) => j.id === st.joining)!;
+        const words = [
+          `${[...count].slice(0, 24).map(([m, k]) => `${k} × ${m} ${M(d.pieces.find((p) => p.mark === m)!.shape.overall)}`).join(", ")}${count.size > 24 ? ` and ${count.size - 24} marks more` : ""}.`, // prettier-ignore
+          `It comes ${st.way}. ${joining.name}${joining.full > 0 ? `, handle after ${minutesWords(joining.handle)}` : ""}.`,
+          st.fixture ?? "",
+          ...st.checks.map((c) => `Check: ${c}`),
+        ].filter(Boolean);
+        const under = words.flatMap((w) => wrapped(w, wide - 2 * PAD, SMALL, "text"));
+        const height = PICTURE + 8 + under.length * LEAD + PAD;
+        const fresh = new Set(st.sticks);
+        const there = new Set(st.there);
+        return {
+          kind: "picture",
+          height,
+          draw: (at, w): Entity[] => {
+            // laid out when it is drawn: of a long order only what is on the page is looked at
+            const seen = elevation(own(wholeOf(st)), { id: "side", ...st.view });
+            const top = at[1] + height;
+            return [
+              outline([[at[0] + w - 4, top - 5], [at[0] + w, top - 5], [at[0] + w, top - 1], [at[0] + w - 4, top - 1]], "thin"), // prettier-ignore
+              text([at[0], top - 5], `${n + 1}. ${st.title}`, 2.8, "start", "label"),
+              ...seenPicture(seen, [at[0] + PAD, at[1] + PAD + under.length * LEAD], [w - 2 * PAD, PICTURE], (k) => (fresh.has(k.id) ? "black" : there.has(k.id) ? "white" : undefined)), // prettier-ignore
+              ...under.map((t, i) => text([at[0] + PAD, at[1] + PAD + (under.length - 1 - i) * LEAD], t, SMALL)),
+            ];
+          },
+        };
+      }),
+    ];
+  });
+  return tablePages([], lines, paper, wordsOf(listed(d), "Steps", date));
+}
