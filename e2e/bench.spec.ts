@@ -1,8 +1,8 @@
-import { expect, test } from "@playwright/test";
+import { expect, test, type Page } from "@playwright/test";
 import { framed, stage } from "./framed";
 
 /** A picture of some pixels, as a camera would send it. */
-const photo = async (page: import("@playwright/test").Page): Promise<Buffer> => {
+const photo = async (page: Page): Promise<Buffer> => {
   const url = await page.evaluate(() => {
     const c = document.createElement("canvas");
     [c.width, c.height] = [320, 240];

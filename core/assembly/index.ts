@@ -9,3 +9,4 @@ export * from "./sequence";
 export * from "./steps";
 export * from "./units";
 export * from "./progress";
+export * from "./evenings";

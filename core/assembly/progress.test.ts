@@ -3,7 +3,21 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import "../structures/all";
 import { benchEvent, checkIssue, cutSticks, designOf, emptyJob, issueOf, measuredLengths, newStructure, printOf, readJobFile, stopErrors, writeJobFile, type BenchNote, type Issue } from "../job"; // prettier-ignore
-import { assemblyOf, forgotten, JOININGS, minutesWords, nextStep, readJoinings, stepStates, type Step } from ".";
+import {
+  assemblyOf,
+  forgotten,
+  JOININGS,
+  minutesOf,
+  minutesWords,
+  nextStep,
+  placed,
+  planEvenings,
+  readJoinings,
+  stepStates,
+  tasksOf,
+  windowsOf,
+  type Step,
+} from ".";
 
 const bent = designOf(readJobFile(readFileSync("examples/gulch-trestle.json", "utf8")).doc);
 const { steps } = assemblyOf(bent.structures[0]!);
@@ -62,6 +76,33 @@ describe("how steps stand", () => {
       }),
       { numRuns: 25 },
     );
+  });
+});
+
+describe("the rest of the build over evenings", () => {
+  const handle = () => 45;
+  const tasks = (log: readonly Issue[], min: number) => tasksOf(steps, stepStates(steps, log, T + min * 60_000), log, T + min * 60_000, handle); // prettier-ignore
+  it("has every step that is not done, with what has to come before and what has to hold", () => {
+    const all = tasks([], 0);
+    expect(all.map((t) => t.title)).toEqual(steps.map((s) => s.title));
+    // turning it over waits for all that was laid; laying on waits for nothing
+    expect(all[4]!.after.every((a) => a.rest === 0)).toBe(true);
+    expect(all[5]!.after.map((a) => a.rest)).toEqual(expect.arrayContaining([45, 45, 45, 45, 45]));
+    const done = steps.slice(0, 5).map((s) => note("done", s, 0));
+    const left = tasks(done, 10);
+    expect(left.map((t) => [t.title, t.after.length, t.ready])).toEqual([["Bent: 2 sway braces, turned over", 0, 35], ["Place: Bent", 1, 35]]); // prettier-ignore
+  });
+  it("learns how long steps take from those that were timed", () => {
+    const usual = minutesOf(steps, [])(steps[3]!);
+    const timed = benchEvent("note", "event-took", at(0), { step: steps[4]!.id, minutes: 3 * minutesOf(steps, [])(steps[4]!) }); // prettier-ignore
+    expect(minutesOf(steps, [timed])(steps[3]!) / usual).toBeCloseTo(3, 0);
+  });
+  it("plans 300 steps over a year, and none is lost", () => {
+    const many = Array.from({ length: 300 }, (_, i) => ({ id: `t${i}`, title: `t${i}`, minutes: 5 + ((i * 37) % 50), after: i % 7 === 0 ? [] : [{ id: `t${i - 1}`, rest: (i * 13) % 60 }] })); // prettier-ignore
+    const windows = windowsOf([{ day: 2, from: 1140, to: 1260 }, { day: 4, from: 1140, to: 1260 }, { day: 6, from: 540, to: 720 }], new Date(2026, 0, 5), 366); // prettier-ignore
+    const p = planEvenings(many, windows);
+    expect([p.planned.length, p.left]).toEqual([300, []]);
+    expect(p.end).toBeLessThanOrEqual(placed(many, windows).end);
   });
 });
 

@@ -1,4 +1,5 @@
 import type { Issue } from "../job";
+import type { Task } from "./evenings";
 import type { Step } from "./steps";
 
 /** How a step stands. Times are ms since 1970. */
@@ -29,6 +30,15 @@ export function lastWords(issues: readonly Issue[]): ReadonlyMap<string, Issue> 
   }
   return out;
 }
+/** What has to hold before a step: all of the sub-assembly that it lifts, and sub-assemblies that it is joined to where they stand. On a board one lays on while the glue is wet. */
+export function holdingOf(steps: readonly Step[]): (s: Step) => readonly string[] {
+  const of = new Map(steps.map((s) => [s.id, s] as const));
+  return (s) => {
+    const own = s.lifts ? steps.filter((o) => o !== s && o.place === "board" && o.structure === s.structure && o.unit === s.unit) : []; // prettier-ignore
+    const stand = s.place === "join" ? s.after.filter((x) => of.get(x)?.place === "join" && of.get(x)?.lifts) : [];
+    return [...own.map((o) => o.id), ...stand];
+  };
+}
 /** How every step stands at a moment. `prints` are what the steps' pieces are like now. A clock runs from the time that stands in the log, so that it goes on while nothing is open. */
 export function stepStates(
   steps: readonly Step[],
@@ -44,13 +54,7 @@ export function stepStates(
     const j = e?.bench?.joining;
     return Number.isFinite(at) && e?.kind === "done" ? { handle: at + (j?.handle ?? 0) * MINUTE, full: at + (j?.full ?? 0) * MINUTE } : undefined; // prettier-ignore
   };
-  const of = new Map(steps.map((s) => [s.id, s] as const));
-  /** What has to hold before a step: all of the sub-assembly that it lifts, and sub-assemblies that it is joined to where they stand. On a board one lays on while the glue is wet. */
-  const holding = (s: Step): readonly string[] => {
-    const own = s.lifts ? steps.filter((o) => o !== s && o.place === "board" && o.structure === s.structure && o.unit === s.unit) : []; // prettier-ignore
-    const stand = s.place === "join" ? s.after.filter((x) => of.get(x)?.place === "join" && of.get(x)?.lifts) : [];
-    return [...own.map((o) => o.id), ...stand];
-  };
+  const holding = holdingOf(steps);
   for (const s of steps) {
     const e = last.get(s.id);
     if (e) {
@@ -86,4 +90,39 @@ export function nextStep<S extends Step>(steps: readonly S[], states: ReadonlyMa
   if (open) return open;
   const drying = steps.filter((s) => states.get(s.id)?.state === "drying");
   return drying.sort((a, b) => states.get(a.id)!.ready! - states.get(b.id)!.ready!)[0];
+}
+
+/** What a step takes where nobody has measured it, minutes: to get ready, and for each piece. From memory, common practice. */
+const [READY, EACH] = [4, 1.2];
+/** Minutes that a step will take: as long as the bench's own steps took for their size, once some were timed. */
+export function minutesOf(steps: readonly Step[], issues: readonly Issue[]): (s: Step) => number {
+  const of = new Map(steps.map((s) => [s.id, s] as const));
+  const guess = (s: Step): number => READY + EACH * s.sticks.length;
+  const ratios = issues.flatMap((i) => {
+    const s = of.get(i.bench?.step ?? "");
+    return s && i.bench?.minutes ? [i.bench.minutes / guess(s)] : [];
+  });
+  const middle = [...ratios].sort((a, b) => a - b)[Math.floor(ratios.length / 2)] ?? 1;
+  return (s) => Math.max(1, Math.round(guess(s) * middle));
+}
+/** What is still to be done as tasks for evenings: each with what has to come before, and how long that has to hold. `handle` tells of a joining how long that is, minutes; what dries already is waited for. */
+export function tasksOf(
+  steps: readonly Step[],
+  states: ReadonlyMap<string, StepState>,
+  issues: readonly Issue[],
+  now: number,
+  handle: (joining: string) => number,
+): Task[] {
+  const holding = holdingOf(steps);
+  const minutes = minutesOf(steps, issues);
+  const open = steps.filter((s) => states.get(s.id)?.state !== "done" && states.get(s.id)?.state !== "skipped");
+  const left = new Map(open.map((s) => [s.id, s] as const));
+  return open.map((s): Task => {
+    const rests = new Map<string, number>();
+    for (const x of s.after) if (left.has(x)) rests.set(x, 0);
+    for (const x of holding(s)) if (left.has(x)) rests.set(x, handle(left.get(x)!.joining));
+    const wet = holding(s).flatMap((x) => (left.has(x) ? [] : [((states.get(x)?.handle ?? 0) - now) / MINUTE]));
+    const ready = Math.max(0, ...wet);
+    return { id: s.id, title: s.title, minutes: minutes(s), after: [...rests].map(([id, rest]) => ({ id, rest })), ...(ready > 0 ? { ready } : {}) }; // prettier-ignore
+  });
 }

@@ -76,8 +76,33 @@ export function LogNote({ step, done }: { step?: ShownStep; done?: () => void })
           {busy ? "Sending …" : "Add a picture"}
         </button>
       </div>
+      {step && <Took keep={(minutes) => keep({ minutes })} />}
       {step && step.marks.length > 0 && <Length step={step} M={M} />}
     </div>
+  );
+}
+
+/** How long a step took: the next plan of the evenings goes by it. */
+function Took({ keep }: { keep: (minutes: number) => void }) {
+  const [text, setText] = useState("");
+  const n = Number(text.replace(",", "."));
+  return (
+    <form
+      className="mt-2 flex items-end gap-2 text-[15px]"
+      onSubmit={(e) => {
+        e.preventDefault();
+        keep(n);
+        setText("");
+      }}
+    >
+      <label className="flex flex-col">
+        It took, minutes
+        <input className="field !w-28" inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} />
+      </label>
+      <button className="btn min-h-11" disabled={!(n > 0 && n <= 10_000)}>
+        Keep the time
+      </button>
+    </form>
   );
 }
 

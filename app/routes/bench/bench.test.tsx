@@ -96,6 +96,23 @@ describe("the steps at the bench", () => {
   });
 });
 
+describe("the evenings", () => {
+  it("lay the build out over the times one has, as a list for the wall and a calendar", async () => {
+    const job = await open();
+    await job.user.click(screen.getByRole("tab", { name: "Evenings" }));
+    expect(job.words()).toMatch(/About \d+ hours of work in 7 steps, done on \w{3} \w{3} \d\d \d{4}/);
+    expect(screen.getAllByText("Bent: 8 batter posts")).toHaveLength(1);
+    const list = () => screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent!.slice(0, 3));
+    expect(list().every((d) => ["Tue", "Thu", "Sat"].includes(d))).toBe(true);
+    for (let n = 0; n < 3; n++) await job.user.click(screen.getAllByRole("button", { name: "Remove" })[0]!);
+    expect(job.words()).toMatch(/Tell when you have time/);
+    await press(job, "Another time");
+    expect(list().every((d) => d === "Sun")).toBe(true);
+    await job.user.selectOptions(screen.getByLabelText("Day 1"), "1");
+    expect(list().every((d) => d === "Mon")).toBe(true);
+  });
+});
+
 describe("pieces and glues at the bench", () => {
   it("put one that broke back on the cut list", async () => {
     const job = await open();

@@ -2,13 +2,14 @@ import { useState } from "react";
 import { useJob } from "~/job/JobContext";
 import { Next } from "~/ui/Next";
 import { Tabs } from "~/ui/Tabs";
+import { Evenings } from "./Evenings";
 import { Glues } from "./Glues";
 import { Log } from "./Log";
 import { Pieces } from "./Pieces";
 import { Steps } from "./Steps";
 import { useBench, useJoinings, useWay } from "./useBench";
 
-const TABS = { steps: "Steps", pieces: "Pieces", log: "Log", glues: "Glues" } as const;
+const TABS = { steps: "Steps", evenings: "Evenings", pieces: "Pieces", log: "Log", glues: "Glues" } as const;
 
 /** What next, how long to wait, and what really happened: read at arm's length. */
 export default function Bench() {
@@ -68,7 +69,15 @@ export default function Bench() {
         </>
       ) : (
         <div className="min-h-0 flex-1 overflow-auto px-7 py-4">
-          {tab === "pieces" ? <Pieces /> : tab === "log" ? <Log /> : <Glues all={joinings} changed={setJoinings} />}
+          {tab === "evenings" ? (
+            <Evenings order={order} joinings={joinings} />
+          ) : tab === "pieces" ? (
+            <Pieces />
+          ) : tab === "log" ? (
+            <Log />
+          ) : (
+            <Glues all={joinings} changed={setJoinings} />
+          )}
         </div>
       )}
       {!large && (
