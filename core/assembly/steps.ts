@@ -1,6 +1,6 @@
 import type { Frame, Resolved } from "../frame";
 import { wholeId } from "../frame";
-import { dot, scale, type Vec3 } from "../geometry";
+import { dot, scale, volumeOf, type Vec3 } from "../geometry";
 import type { StructureDesign } from "../job";
 import { bodyOf, type Body } from "./body";
 import type { Path } from "./clear";
@@ -53,6 +53,10 @@ export interface Assembly {
 /** Which way round a structure is put together: standing, or upside down from its deck. */
 export type Way = "up" | "down";
 
+/** What share of the wood may lie below the rest to be put on when it is turned over. */
+const LITTLE = 0.15;
+/** What stands out below the rest by more cannot lie on the board with it, model mm. */
+const STANDS_OUT = 0.5;
 /** How far beside its place a stick is lowered in at least, model mm. */
 const BESIDE = 0.5;
 /** What stands on the ground, at whatever height that is. */
@@ -91,7 +95,7 @@ interface Built {
   readonly steps: Step[];
   readonly noWay: readonly NoWay[];
 }
-type Phase = "main" | "over" | "under";
+type Phase = "first" | "main" | "over" | "under";
 
 /** Every step of a structure and their order; what cannot be brought to its place is told. */
 export function assemblyOf(s: StructureDesign, way: Way = "up"): Assembly {
@@ -118,7 +122,7 @@ function phases(u: Unit): ReadonlyMap<Resolved, { readonly phase: Phase; readonl
     const b = bodyOf(k.id, [k]);
     const h = b.parts.flatMap((p) => p.solid.faces.flatMap((f) => f.corners.map((c) => dot(c, u.eye))));
     const [lo, hi] = [h.reduce((a, x) => Math.min(a, x), Infinity), h.reduce((a, x) => Math.max(a, x), -Infinity)];
-    const size = [0, 1, 2].map((i) => b.max[i]! - b.min[i]!).reduce((a, x) => a * Math.max(x, 0.1), 1);
+    const size = k.parts.reduce((t, p) => t + volumeOf(p), 0);
     return { k, lo, hi, size };
   });
   // the layer that most of the wood lies in
@@ -129,9 +133,23 @@ function phases(u: Unit): ReadonlyMap<Resolved, { readonly phase: Phase; readonl
   const middle = sorted.find((x) => (sum += x.size) >= half) ?? sorted[0]!;
   const m = (middle.lo + middle.hi) / 2;
   const main = spans.filter((x) => u.base.has(x.k) && x.lo < m && x.hi > m);
-  const [low, high] = [Math.min(...main.map((x) => x.lo)), Math.max(...main.map((x) => x.hi))];
+  // where most of that layer begins and ends: a mudsill that stands out of it on both sides is no part of it
+  const most = (of: (x: (typeof spans)[number]) => number): number => {
+    const ends = [...main].sort((a, b) => of(a) - of(b));
+    const all = ends.reduce((t, x) => t + x.size, 0) / 2;
+    let got = 0;
+    return of(ends.find((x) => (got += x.size) >= all) ?? ends[0]!);
+  };
+  const [low, high] = main.length > 0 ? [most((x) => x.lo), most((x) => x.hi)] : [m, m];
   const tol = 0.05;
-  return new Map(spans.map((x) => [x.k, { lo: x.lo, phase: x.hi <= low + tol ? "under" : x.lo >= Math.min(high, m) - tol && !main.includes(x) ? "over" : "main" }])); // prettier-ignore
+  const standsOut = (x: (typeof spans)[number]): boolean => x.lo < low - STANDS_OUT && x.lo < m && x.hi > low + tol && main.length > 1; // prettier-ignore
+  const below = (x: (typeof spans)[number]): boolean => x.hi <= low + tol;
+  // what is little goes on the other face when the rest is turned over; of plies, and of a frame under its sheet, one begins at the bottom
+  const whole = spans.reduce((t, x) => t + x.size, 0);
+  const turns = spans.filter(below).reduce((t, x) => t + x.size, 0) <= LITTLE * whole;
+  const phaseOf = (x: (typeof spans)[number]): Phase =>
+    standsOut(x) || (turns && below(x)) ? "under" : below(x) ? "first" : x.lo >= Math.min(high, m) - tol && !main.includes(x) ? "over" : "main"; // prettier-ignore
+  return new Map(spans.map((x) => [x.k, { lo: x.lo, phase: phaseOf(x) }]));
 }
 
 function onBoard(
@@ -149,13 +167,13 @@ function onBoard(
     const flat = [u.eye, u.up, back(u.up), u.right, back(u.right), along, back(along)];
     return (phase.get(k)!.phase === "under" ? [back(u.eye), ...flat.slice(1)] : flat).map((d) => ({ along: d }));
   };
-  const order: Readonly<Record<Phase, number>> = { main: 0, over: 1, under: 2 };
+  const order: Readonly<Record<Phase, number>> = { first: 0, main: 1, over: 2, under: 3 };
   const roles = [...new Set(u.sticks.map((k) => k.member.role))];
   const late = (b: Body): number => {
     const k = of(b);
     const p = phase.get(k)!;
-    const level = p.phase === "main" ? deep(k.member.id) : 0;
-    return order[p.phase] * 1e6 + (p.phase === "over" ? p.lo * 1e3 : p.phase === "under" ? -p.lo * 1e3 : level * 1e3) + roles.indexOf(k.member.role); // prettier-ignore
+    const level = p.phase === "main" || p.phase === "first" ? deep(k.member.id) : 0;
+    return order[p.phase] * 1e6 + (p.phase === "over" || p.phase === "first" ? p.lo * 1e3 : p.phase === "under" ? -p.lo * 1e3 : level * 1e3) + roles.indexOf(k.member.role); // prettier-ignore
   };
   const found = sequence([...bodies.values()], ways, late);
   // what is cut to another is laid against it; a loop of such, and what is turned, keep the order that was found

@@ -126,7 +126,10 @@ export function Evenings({ order, joinings }: { order: BenchOrder; joinings: rea
       </section>
       {chart ? (
         <Chart
-          rows={plan.planned.slice(0, 40).map((p) => ({ name: title.get(p.id)!, from: at(p.from), to: at(p.to) }))}
+          rows={[...days.values()]
+            .slice(0, 2)
+            .flat()
+            .map((p) => ({ name: title.get(p.id)!, from: at(p.from), to: at(p.to) }))}
         />
       ) : (
         <ol className="max-w-3xl">
@@ -151,7 +154,7 @@ export function Evenings({ order, joinings }: { order: BenchOrder; joinings: rea
   );
 }
 
-/** The first steps over the calendar, a bar each. */
+/** The steps of the next two evenings, a bar each. */
 function Chart({ rows }: { rows: readonly { readonly name: string; readonly from: Date; readonly to: Date }[] }) {
   const box = useRef<HTMLDivElement>(null);
   const key = JSON.stringify(rows);
@@ -187,5 +190,5 @@ function Chart({ rows }: { rows: readonly { readonly name: string; readonly from
     };
     // the key says when any bar has changed
   }, [key]);
-  return <div ref={box} role="img" aria-label="The first steps over the calendar" className="max-w-5xl" />;
+  return <div ref={box} role="img" aria-label="The steps of the next two evenings" className="max-w-5xl" />;
 }

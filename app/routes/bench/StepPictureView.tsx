@@ -47,7 +47,6 @@ export function StepPictureView({ step, steps }: { step: ShownStep; steps: reado
           strokeWidth={s.id === selected ? 2.4 : s.fresh ? 1.2 : 0.7}
           vectorEffect="non-scaling-stroke"
           strokeLinejoin="round"
-          opacity={s.fresh ? 1 : 0.75}
           onClick={() => select(s.id)}
           style={{ cursor: "pointer" }}
         />

@@ -255,7 +255,7 @@ function StepPage({
         </p>
       )}
       <div
-        className="sticky bottom-0 mt-3 flex flex-wrap items-center gap-3 border-t border-hair bg-film py-2"
+        className="sticky -bottom-3 mt-3 flex flex-wrap items-center gap-3 border-t border-hair bg-film py-2"
         role="status"
       >
         {state.state === "done" || state.state === "skipped" ? (

@@ -233,6 +233,29 @@ function Alternatives({ name }: { name: string }) {
   return (
     <section>
       <h2 className="label">What would do for {name}</h2>
+      {ways.length > 1 && (
+        <section className="mt-1 mb-3" aria-label="Ways to come by it">
+          <h3 className="label">The best of each way</h3>
+          <ul>
+            {ways.map((w) => (
+              <li key={w.way} className="row">
+                <button
+                  aria-pressed={same(w.match)}
+                  onClick={() => choose(w.match)}
+                  className={`w-full px-1 py-1.5 text-left text-[15px] hover:bg-shade ${same(w.match) ? "font-semibold text-vermilion" : ""}`}
+                >
+                  {WAYS[w.way]}: {w.match.plies === 2 ? "two of " : ""}
+                  {w.match.item.name}
+                  <span className="block text-[14px] font-normal text-ink-2">
+                    {effectWords(w.match, (mm) => M(mm, 2))}
+                  </span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <h3 className="label">All that would do</h3>
       <div className="my-1 flex gap-4 text-[15px]">
         <label className="flex items-center gap-1.5">
           <input type="checkbox" checked={all} onChange={(e) => setAll(e.target.checked)} />
@@ -269,28 +292,6 @@ function Alternatives({ name }: { name: string }) {
           );
         })}
       </ul>
-      {ways.length > 1 && (
-        <section className="mt-3" aria-label="Ways to come by it">
-          <h3 className="label">The best of each way</h3>
-          <ul>
-            {ways.map((w) => (
-              <li key={w.way} className="row">
-                <button
-                  aria-pressed={same(w.match)}
-                  onClick={() => choose(w.match)}
-                  className={`w-full px-1 py-1.5 text-left text-[15px] hover:bg-shade ${same(w.match) ? "font-semibold text-vermilion" : ""}`}
-                >
-                  {WAYS[w.way]}: {w.match.plies === 2 ? "two of " : ""}
-                  {w.match.item.name}
-                  <span className="block text-[14px] font-normal text-ink-2">
-                    {effectWords(w.match, (mm) => M(mm, 2))}
-                  </span>
-                </button>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
       <OwnSize
         key={name}
         name={name}
