@@ -70,6 +70,14 @@ describe("the command line", () => {
     expect(csv).toHaveLength(pieces.length + 1);
     expect(csv[1]).toMatch(/^C1,1,cap,12×14,/);
   });
+  it("tells the order of assembly, each step after those before it", () => {
+    const out = JSON.parse(cardo("steps", JOB).out).structures[0];
+    expect(out.no_way).toEqual([]);
+    expect(out.steps.map((s: { title: string }) => s.title)).toHaveLength(7);
+    expect(out.steps[3]).toMatchObject({ step: 4, title: "Bent: 8 batter posts", place: "board" });
+    expect(Object.values(out.steps[3].pieces as Record<string, number>).reduce((a, b) => a + b, 0)).toBe(8);
+    for (const s of out.steps) for (const a of s.after) expect(a).toBeLessThan(s.step);
+  });
   it("plans from the shop, and from a drawer that is too small says by how much", () => {
     const { plans } = JSON.parse(cardo("plan", JOB).out) as {
       plans: { result: { proven: boolean }; sticks: { cuts: unknown[] }[] }[];

@@ -144,6 +144,17 @@ program
   });
 
 program
+  .command("steps <job>")
+  .description("the order of assembly, each step with what has to be done before")
+  .option("--down", "upside down, from the deck")
+  .action(async (job: string, o: { down?: boolean }) => {
+    const { design } = await readDesign(job);
+    sound(design);
+    const { stepReport } = await import("./steps");
+    print(stepReport(design, o.down ? "down" : "up"));
+  });
+
+program
   .command("fit <job>")
   .description("its buildings fitted into the spot of its brief, or one given: what is given up, and their parameters")
   .option("--length <mm>", "length of the spot, model mm")

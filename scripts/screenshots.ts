@@ -37,6 +37,11 @@ await shot("stick-layout");
 await stage("Jigs");
 await shot("jigs");
 await stage("Bench");
+for (let n = 1; n <= 3; n++) {
+  await page.getByRole("button", { name: "Done, start the clock" }).click();
+  await page.getByText(new RegExp(`${n} of 7 steps done`)).waitFor();
+}
+await page.getByRole("button", { name: "Nothing to note" }).click();
 await shot("bench");
 const other = async (job: string): Promise<void> => {
   await page.goto(page.url().replace(/jobs.*/, ""));
