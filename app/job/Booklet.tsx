@@ -1,11 +1,11 @@
 import { useState } from "react";
 import { toast } from "sonner";
-import { PAPERS, type PaperId } from "core/drawing";
 import type { BookletPart } from "core/lists";
 import { useShopping } from "~/routes/cutting/Shopping";
 import { labelGrid } from "~/routes/cutting/labelGrid";
 import { useLayoutHand } from "~/routes/cutting/layoutHand";
 import { Modal } from "~/ui/Modal";
+import { PaperChoice } from "~/ui/PaperChoice";
 import { recallJson, remember } from "~/ui/remembered";
 import { askDrafter } from "./framer";
 import { useJob } from "./JobContext";
@@ -94,14 +94,7 @@ export function Booklet({ close }: { close: () => void }) {
         ))}
       </ul>
       <div className="mt-4 flex flex-wrap items-center gap-4">
-        <label className="flex items-center gap-2">
-          Paper
-          <select className="field !w-[86px]" value={paper} onChange={(e) => setPaper(e.target.value as PaperId)}>
-            {Object.keys(PAPERS).map((p) => (
-              <option key={p}>{p}</option>
-            ))}
-          </select>
-        </label>
+        <PaperChoice paper={paper} choose={setPaper} />
         <button className="act" disabled={making || waiting || off.size >= ALL.length} onClick={() => void make()}>
           {making ? "Making it …" : "Make the PDF"}
         </button>

@@ -1,4 +1,4 @@
-import { cornersOf, cross, dot, length, normalize, sub, type Solid, type Vec3 } from "../geometry";
+import { cornersOf, cross, dot, edgesOf, length, spanOn, type Solid, type Vec3 } from "../geometry";
 import type { Body, Part } from "./body";
 
 /** What a hand gives way to, and what touches, model mm: less is no obstacle. */
@@ -6,21 +6,6 @@ const GIVES = 0.03;
 /** A direction this nearly square to another is square to it. */
 const SQUARE = 1e-7;
 
-const edges = new WeakMap<Solid, readonly Vec3[]>();
-function edgesOf(s: Solid): readonly Vec3[] {
-  let known = edges.get(s);
-  if (known) return known;
-  const out: Vec3[] = [];
-  for (const f of s.faces)
-    f.corners.forEach((p, i) => {
-      const e = sub(f.corners[(i + 1) % f.corners.length]!, p);
-      if (length(e) < 1e-9) return;
-      const u = normalize(e);
-      if (!out.some((v) => Math.abs(dot(u, v)) > 1 - 1e-9)) out.push(u);
-    });
-  edges.set(s, (known = out));
-  return known;
-}
 function* axesFor(a: Solid, b: Solid, d: Vec3): Generator<Vec3> {
   for (const f of a.faces) yield f.plane.n;
   for (const f of b.faces) yield f.plane.n;
@@ -37,15 +22,6 @@ function* axesFor(a: Solid, b: Solid, d: Vec3): Generator<Vec3> {
       const l = length(n);
       if (l > 1e-6) yield [n[0] / l, n[1] / l, n[2] / l];
     }
-}
-function span(corners: readonly Vec3[], n: Vec3): readonly [number, number] {
-  let [lo, hi] = [Infinity, -Infinity];
-  for (const p of corners) {
-    const h = p[0] * n[0] + p[1] * n[1] + p[2] * n[2];
-    if (h < lo) lo = h;
-    if (h > hi) hi = h;
-  }
-  return [lo, hi];
 }
 /** A way out: straight along a direction as far as one likes; or first so far beside its place, mm, and on from there. */
 export interface Path {
@@ -70,8 +46,8 @@ function passes(a: Solid, b: Solid, leg: Leg): boolean {
   for (const n of axesFor(a, b, leg.along)) {
     const at = dot(n, leg.from);
     const speed = dot(n, leg.along);
-    const [alo, ahi] = span(ca, n);
-    const [blo, bhi] = span(cb, n);
+    const [alo, ahi] = spanOn(ca, n);
+    const [blo, bhi] = spanOn(cb, n);
     // how far it goes back along the plane's way, at most
     const [down, up] = endless ? [speed < -SQUARE ? -Infinity : 0, speed > SQUARE ? Infinity : 0] : [Math.min(0, speed * leg.by), Math.max(0, speed * leg.by)]; // prettier-ignore
     if (alo + at + down - bhi >= -GIVES) return true;

@@ -4,7 +4,7 @@ import { cross, dot, length, normalize, sub, type Vec3 } from "./vec";
 
 const edges = new WeakMap<Solid, readonly Vec3[]>();
 /** Distinct edge directions of a solid, found once. */
-function edgesOf(s: Solid): readonly Vec3[] {
+export function edgesOf(s: Solid): readonly Vec3[] {
   const known = edges.get(s);
   if (known) return known;
   const out: Vec3[] = [];
@@ -19,7 +19,8 @@ function edgesOf(s: Solid): readonly Vec3[] {
   return out;
 }
 
-function spanOn(corners: readonly Vec3[], axis: Vec3): [number, number] {
+/** From where to where corners lie along an axis. */
+export function spanOn(corners: readonly Vec3[], axis: Vec3): [number, number] {
   let lo = Infinity;
   let hi = -Infinity;
   for (const p of corners) {

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { toast } from "sonner";
 import { AIMS } from "core/cutting";
 import { SHOPPING_COLUMNS, shoppingRows } from "core/drawer";
-import { PAPERS, type PagePlan, type PaperId } from "core/drawing";
+import type { PagePlan } from "core/drawing";
 import type * as Lists from "core/lists";
 import { Ticket } from "~/board/Ticket";
 import { useJob } from "~/job/JobContext";
@@ -15,6 +15,7 @@ import { useSheetPlans } from "~/job/useSheetPlans";
 import { useUnits } from "~/job/units";
 import { LengthField } from "~/ui/Fields";
 import { SidePanel } from "~/ui/SidePanel";
+import { PaperChoice } from "~/ui/PaperChoice";
 import { Tabs } from "~/ui/Tabs";
 import { AimChoice } from "./AimChoice";
 import { CutList } from "./CutList";
@@ -103,14 +104,9 @@ export default function Cutting() {
       <div className="stage-main flex min-w-0 flex-1 flex-col">
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-7 pt-3">
           <Tabs tabs={TABS} now={tab} choose={setTab} />
-          <label className="ml-auto flex items-center gap-2 text-[15px]">
-            Paper
-            <select className="field !w-[86px]" value={paper} onChange={(e) => setPaper(e.target.value as PaperId)}>
-              {Object.keys(PAPERS).map((p) => (
-                <option key={p}>{p}</option>
-              ))}
-            </select>
-          </label>
+          <span className="ml-auto">
+            <PaperChoice paper={paper} choose={setPaper} />
+          </span>
           {tab === "list" ? (
             <>
               <button className="btn" disabled={job.design.pieces.length === 0} onClick={() => void printCutList()}>

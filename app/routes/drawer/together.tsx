@@ -3,7 +3,7 @@ import { Link, useLocation, useRevalidator } from "react-router";
 import { toast } from "sonner";
 import type { Aim } from "core/cutting";
 import { drawerLengths, freeFor, lotWords, type SetAside, type Wanted } from "core/drawer";
-import { PAPERS, type PagePlan, type PaperId } from "core/drawing";
+import type { PagePlan } from "core/drawing";
 import { jobOfStick, markOfJob, sticksTogether, sheetsTogether } from "core/jigs/together";
 import type * as Lists from "core/lists";
 import { ownItem, type StockItem } from "core/lumber";
@@ -16,6 +16,7 @@ import { post } from "~/job/post";
 import { recallJson, remember } from "~/ui/remembered";
 import { useInBrowser } from "~/ui/useInBrowser";
 import { StageLine } from "~/ui/StageLine";
+import { PaperChoice } from "~/ui/PaperChoice";
 import { Tabs } from "~/ui/Tabs";
 import { AimChoice } from "~/routes/cutting/AimChoice";
 import type { LayoutHand } from "~/routes/cutting/layoutHand";
@@ -138,14 +139,9 @@ function Page({ jobs: shelf, held, aside, least }: Route.ComponentProps["loaderD
         </div>
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2 px-7 pt-2">
           <Tabs tabs={TABS} now={tab} choose={setTab} />
-          <label className="ml-auto flex items-center gap-2 text-[15px]">
-            Paper
-            <select className="field !w-[86px]" value={paper} onChange={(e) => setPaper(e.target.value as PaperId)}>
-              {Object.keys(PAPERS).map((p) => (
-                <option key={p}>{p}</option>
-              ))}
-            </select>
-          </label>
+          <span className="ml-auto">
+            <PaperChoice paper={paper} choose={setPaper} />
+          </span>
           {tab === "sticks" ? (
             <button
               className="btn"
