@@ -107,6 +107,16 @@ test("axe finds nothing in the drawer", async ({ page }) => {
   const found = await objections(page, "Drawer");
   await page.getByLabel(/^From/).selectOption("own");
   found.push(...(await objections(page, "Drawer, a size of one's own")));
+  await page.goto("/drawer/together");
+  await page.getByRole("checkbox", { name: /Gulch trestle/ }).check();
+  await page.getByRole("checkbox", { name: /Silos/ }).check();
+  await page.getByText("Proven").first().waitFor();
+  found.push(...(await objections(page, "Several jobs")));
+  for (const tab of ["Sheet layout", "To buy"]) {
+    await page.getByRole("tab", { name: tab }).click();
+    await page.waitForTimeout(400);
+    found.push(...(await objections(page, `Several jobs, ${tab}`)));
+  }
   expect(found).toEqual([]);
 });
 

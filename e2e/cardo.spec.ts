@@ -163,10 +163,13 @@ test("from a drawing of a bent to the jig it is built on", async ({ page }) => {
   await page.keyboard.press("7");
   await expect(page.getByText("stale: the design has changed")).toBeVisible();
   await page.keyboard.press("8");
+  const pieces = page.getByRole("tab", { name: "Pieces" });
+  await pieces.click();
   await expect(page.getByText(/mm too long: trim/)).toBeVisible();
 
   // a reload shows the same, and undo still knows what was done
   await page.reload();
+  await pieces.click();
   await expect(page.getByText(/mm too long: trim/)).toBeVisible();
   await page.waitForLoadState("networkidle");
   await page.getByRole("button", { name: /^Undo: Top story/ }).click();

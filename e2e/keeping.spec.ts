@@ -65,6 +65,7 @@ test("a server that is away: the header says so, what is typed outlives a reload
   await page.reload();
   await expect(height(page, "26")).toBeVisible();
   await page.keyboard.press("8");
+  await page.getByRole("tab", { name: "Pieces" }).click();
   await expect(page.getByRole("heading", { name: "1 of 15 pieces are cut and fit" })).toBeVisible();
 });
 

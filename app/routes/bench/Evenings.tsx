@@ -135,7 +135,7 @@ export function Evenings({ order, joinings }: { order: BenchOrder; joinings: rea
         <ol className="max-w-3xl">
           {[...days].map(([day, all]) => (
             <li key={day}>
-              <h3 className="head mt-3 text-[20px]">{day}</h3>
+              <h2 className="head mt-3 text-[20px]">{day}</h2>
               <ul>
                 {all.map((p) => (
                   <li key={p.id} className="row flex gap-4 py-1 text-[16px]">

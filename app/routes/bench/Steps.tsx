@@ -156,7 +156,7 @@ function StepList({ order, step, pick }: { order: BenchOrder; step: ShownStep; p
           const st = states.get(s.id)?.state ?? "waiting";
           return (
             <li key={s.id}>
-              {head && <h3 className="label mt-3">{head}</h3>}
+              {head && <h2 className="label mt-3">{head}</h2>}
               <button
                 ref={s === step ? here : undefined}
                 aria-current={s === step ? "step" : undefined}

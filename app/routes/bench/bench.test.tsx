@@ -102,7 +102,7 @@ describe("the evenings", () => {
     await job.user.click(screen.getByRole("tab", { name: "Evenings" }));
     expect(job.words()).toMatch(/About \d+ hours of work in 7 steps, done on \w{3} \w{3} \d\d \d{4}/);
     expect(screen.getAllByText("Bent: 8 batter posts")).toHaveLength(1);
-    const list = () => screen.getAllByRole("heading", { level: 3 }).map((h) => h.textContent!.slice(0, 3));
+    const list = () => screen.getAllByRole("heading", { level: 2 }).map((h) => h.textContent!.slice(0, 3));
     expect(list().every((d) => ["Tue", "Thu", "Sat"].includes(d))).toBe(true);
     for (let n = 0; n < 3; n++) await job.user.click(screen.getAllByRole("button", { name: "Remove" })[0]!);
     expect(job.words()).toMatch(/Tell when you have time/);
