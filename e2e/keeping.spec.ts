@@ -139,6 +139,7 @@ test("what is marked as cut in one tab stands in the other, without loading it a
   await bent(page, "Two benches");
   const second = await context.newPage();
   await second.goto(page.url().replace("framing", "bench"));
+  await second.getByRole("tab", { name: "Pieces" }).click();
   await expect(second.getByRole("heading", { name: "Nothing is cut yet" })).toBeVisible();
   await page.bringToFront();
   await page.keyboard.press("6");
