@@ -462,7 +462,7 @@ function checksOnBoard(u: Unit, first: boolean, phase: Phase): string[] {
     return h.reduce((a, x) => Math.max(a, x), -Infinity) - h.reduce((a, x) => Math.min(a, x), Infinity);
   };
   const [w, h] = [span(u.right), span(u.up)];
-  return [`On the lines of its template: ${w.toFixed(1)} × ${h.toFixed(1)} mm over all, corner to corner ${Math.hypot(w, h).toFixed(1)} mm where it is square.`]; // prettier-ignore
+  return [`On the lines of its template: ${w.toFixed(1)} mm by ${h.toFixed(1)} mm over all, corner to corner ${Math.hypot(w, h).toFixed(1)} mm where it is square.`]; // prettier-ignore
 }
 function checksOfJoin(u: Unit | undefined, own: readonly Resolved[], first: boolean, up: number): string[] {
   if (first) return [up > 0 ? "On a flat, level board: everything stands on it." : "Upside down on a flat board."];

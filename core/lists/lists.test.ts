@@ -19,6 +19,7 @@ import {
   setUpPages,
   sheetPages,
   shoppingPages,
+  stepPages,
   stickPages,
   USUAL_LABELS,
   type BookletPart,
@@ -117,6 +118,7 @@ describe("lists on paper", () => {
     expect(parts.slice(-2).map((p) => p.name)).toEqual(["Steps with pictures", "Lined pages for notes"]);
     const told = words(parts.at(-2)!.plan).join(" ");
     for (const title of ["1. Bent: 1 cap", "4. Bent: 8 batter posts", "7. Place: Bent"]) expect(told).toContain(title);
+    expect(words(stepPages({ ...d, doc: { ...d.doc, brief: { ...d.doc.brief, units: { prototype: "ft-in", model: "in" } } } }, "A4", "d")).join(" ")).toMatch(/Check: On the lines of its template: 3\.\d+ in by 2\.\d+ in over all/); // prettier-ignore
     // what is new is black: all fifteen sticks once on the board, and once as they are placed
     const fresh = parts.at(-2)!.plan.pages.flatMap((q) => q.furniture).filter((e) => e.kind === "path" && e.fill === "black"); // prettier-ignore
     expect(fresh).toHaveLength(30);

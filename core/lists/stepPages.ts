@@ -1,7 +1,7 @@
 import { assemblyOf, JOININGS, minutesWords, type Step } from "../assembly";
 import { elevation, outline, PAPERS, tablePages, text, wrapped, type Entity, type PagePlan, type PaperId, type TableLine } from "../drawing"; // prettier-ignore
 import type { Design } from "../job";
-import { printModel } from "../units";
+import { printModel, tellIn } from "../units";
 import { seenPicture } from "./seenPicture";
 import { listed, wordsOf } from "./words";
 
@@ -33,7 +33,7 @@ export function stepPages(d: Design, paper: PaperId, date: string): PagePlan {
           `${[...count].slice(0, 24).map(([m, k]) => `${k} × ${m} ${M(d.pieces.find((p) => p.mark === m)!.shape.overall)}`).join(", ")}${count.size > 24 ? ` and ${count.size - 24} marks more` : ""}.`, // prettier-ignore
           `It comes ${st.way}. ${joining.name}${joining.full > 0 ? `, handle after ${minutesWords(joining.handle)}` : ""}.`,
           st.fixture ?? "",
-          ...st.checks.map((c) => `Check: ${c}`),
+          ...st.checks.map((c) => `Check: ${tellIn(c, d.doc.brief.units)}`),
         ].filter(Boolean);
         const under = words.flatMap((w) => wrapped(w, wide - 2 * PAD, SMALL, "text"));
         const height = PICTURE + 8 + under.length * LEAD + PAD;

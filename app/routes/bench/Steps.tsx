@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { minutesWords, type Joining, type StepState } from "core/assembly";
+import { tellIn } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { clockOf } from "~/job/useKeeping";
 import { useUnits } from "~/job/units";
@@ -198,7 +199,7 @@ function StepPage({
   after: (s: ShownStep) => void;
 }) {
   const { note } = useJob();
-  const { M } = useUnits();
+  const { M, units } = useUnits();
   const { states, steps, now } = order;
   const state = states.get(step.id)!;
   const [glue, setGlue] = useState(step.joining);
@@ -227,7 +228,7 @@ function StepPage({
       {step.fixture && <p className={`mt-1 border-l-[3px] border-ochre pl-3 ${text}`}>{step.fixture}</p>}
       {step.checks.map((c) => (
         <p key={c} className={`mt-1 ${text}`}>
-          <b>Check:</b> {c}
+          <b>Check:</b> {tellIn(c, units)}
         </p>
       ))}
       <div className="mt-2 flex flex-wrap items-center gap-3">
