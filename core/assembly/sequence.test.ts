@@ -83,6 +83,26 @@ describe("what is put together by itself", () => {
   });
 });
 
+describe("what needs a block while it stands", () => {
+  it.each(["gulch-trestle", "howe-truss", "ore-bin", "depot", "tool-house-framed", "summit-curve-trestle"])(
+    "is nothing in %s: everything that is placed stands on the ground or on what is there",
+    (name) => {
+      // prettier-ignore
+      expect(assemblyOf(of(name)).steps.filter((s) => s.fixture).map((s) => s.title)).toEqual([]); // prettier-ignore
+    },
+  );
+  it("are no tubes, each of which stands by itself", () => {
+    const { steps } = assemblyOf(of("silos"));
+    const tubes = steps.filter((s) => /tubes?$/.test(s.title));
+    expect(tubes.flatMap((s) => s.sticks)).toHaveLength(3);
+    expect(tubes.every((s) => s.fixture === undefined)).toBe(true);
+  });
+  it("are no windows: they come when their wall is there", () => {
+    const { steps } = assemblyOf(of("company-store"));
+    expect(steps.filter((s) => s.fixture && /Opening/.test(s.title)).map((s) => s.title)).toEqual([]);
+  });
+});
+
 describe("what comes late", () => {
   it.each([
     ["mudsill", "common rafter"],

@@ -59,6 +59,8 @@ const LITTLE = 0.15;
 const STANDS_OUT = 0.5;
 /** How far beside its place a stick is lowered in at least, model mm. */
 const BESIDE = 0.5;
+/** How far before its wall a hand holds what it lowers in, model mm. */
+const HAND = 12;
 /** What stands on the ground, at whatever height that is. */
 const STANDS = /^(mudsill|sill|footing|pier|base plate|foundation post|pile)$/;
 const Z: Vec3 = [0, 0, 1];
@@ -258,7 +260,11 @@ function join(
     const own = unitAxes.get(b.id) ?? (b.sticks.length === 1 ? [v, back(v), w, back(w), u, back(u)] : []);
     const first = up > 0 ? SIDES : [back(Z), ...SIDES.slice(1)];
     const straight = [...(eye ? [eye] : []), ...first, ...own, ...(eye ? [back(eye)] : []), up > 0 ? back(Z) : Z];
-    if (b.sticks.length > 1) return straight.map((along) => ({ along }));
+    if (b.sticks.length > 1) {
+      // a window goes in from inside: down between the walls first, then to its wall
+      const inward = (unitAxes.get(b.id) ?? []).slice(0, 2).map((d): Path => ({ along: first[0]!, first: { along: d, by: HAND } })); // prettier-ignore
+      return [...straight.map((along) => ({ along })), ...inward];
+    }
     // between what stands one lowers a stick beside its place and presses it on
     const by = 2 * Math.min(...b.sticks[0]!.size) + BESIDE;
     const beside = [v, back(v), w, back(w)].flatMap((d) => [...first, u, back(u)].filter((o) => Math.abs(dot(o, d)) < 0.9).map((along): Path => ({ along, first: { along: d, by } }))); // prettier-ignore
