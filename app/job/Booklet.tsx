@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { toast } from "sonner";
-import type { BookletPart } from "core/lists";
+import { BOOKLET, type BookletPart } from "core/lists/bookletParts";
 import { useShopping } from "~/routes/cutting/Shopping";
 import { labelGrid } from "~/routes/cutting/labelGrid";
 import { useLayoutHand } from "~/routes/cutting/layoutHand";
@@ -17,21 +17,7 @@ import { usePlan } from "./usePlan";
 import { correctionNow } from "./usePrinters";
 import { useSheetPlans } from "./useSheetPlans";
 
-/** As core/lists has them: told here again, so that lists are not fetched for a form. */
-const PARTS: Readonly<Record<BookletPart, string>> = {
-  cover: "Cover with a picture",
-  findings: "Findings",
-  shopping: "Shopping list",
-  cutList: "Cut list",
-  setUps: "Set-up cards",
-  sticks: "Stick layout",
-  sheets: "Sheet layout",
-  labels: "Labels for trays",
-  jigs: "Templates at full size",
-  steps: "Steps with pictures",
-  notes: "Lined pages for notes",
-};
-const ALL = Object.keys(PARTS) as BookletPart[];
+const ALL = Object.keys(BOOKLET) as BookletPart[];
 const KEY = "cardo-booklet";
 /** To spare, percent, as the shopping list begins with. */
 const SPARE = 10;
@@ -88,7 +74,7 @@ export function Booklet({ close }: { close: () => void }) {
                 checked={!off.has(p)}
                 onChange={() => flip(p)}
               />
-              {PARTS[p]}
+              {BOOKLET[p]}
             </label>
           </li>
         ))}

@@ -15,6 +15,8 @@ export interface StickPlans {
   /** In the order of the stock; undefined where not even the first plan is there yet. */
   readonly plans: readonly (ShownPlan | undefined)[];
   readonly seeking: boolean;
+  /** It was ended before it was through. */
+  readonly stopped: boolean;
   readonly fault: string | undefined;
   stop(): void;
   again(): void;

@@ -6,6 +6,8 @@ export * from "./body";
 export * from "./clear";
 export * from "./joinings";
 export * from "./sequence";
+export * from "./step";
+export { countOf, wayWords } from "./stepWords";
 export * from "./steps";
 export * from "./units";
 export * from "./progress";

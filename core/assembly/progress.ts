@@ -1,6 +1,6 @@
 import type { Issue } from "../job";
 import type { Task } from "./evenings";
-import type { Step } from "./steps";
+import type { Step } from "./step";
 
 /** How a step stands. Times are ms since 1970. */
 export interface StepState {

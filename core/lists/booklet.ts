@@ -6,9 +6,11 @@ import { jigSheets, pagesOf } from "../jigs";
 import type { SheetJob } from "../jigs/sheetParts";
 import type { Design } from "../job";
 import type { NestResult } from "../nesting";
+import { BOOKLET, type BookletPart } from "./bookletParts";
 import { cutListPages } from "./cutListPages";
 import { findingPages } from "./findingPages";
-import { labelPages, USUAL_LABELS, type LabelGrid } from "./labelPages";
+import { USUAL_LABELS, type LabelGrid } from "./labelGrid";
+import { labelPages } from "./labelPages";
 import { seenPicture } from "./seenPicture";
 import { setUpPages } from "./setUpPages";
 import { sheetPages } from "./sheetPages";
@@ -17,21 +19,6 @@ import { stepPages } from "./stepPages";
 import { stickPages } from "./stickPages";
 import { listed, wordsOf } from "./words";
 
-/** What of a job goes into one PDF, in the order it is used; by the names it is ticked under. */
-export const BOOKLET = {
-  cover: "Cover with a picture",
-  findings: "Findings",
-  shopping: "Shopping list",
-  cutList: "Cut list",
-  setUps: "Set-up cards",
-  sticks: "Stick layout",
-  sheets: "Sheet layout",
-  labels: "Labels for trays",
-  jigs: "Templates at full size",
-  steps: "Steps with pictures",
-  notes: "Lined pages for notes",
-} as const;
-export type BookletPart = keyof typeof BOOKLET;
 /** What was planned of a job, as far as it is known: parts that have none of it are left out. */
 export interface Planned {
   readonly done: ReadonlySet<string>;

@@ -17,33 +17,19 @@ import { printNumber } from "core/units";
 import { marksOf } from "~/job/useCutMarks";
 import type { SheetPlans, ShownSheets } from "~/job/useSheetPlans";
 import type { LayoutHand } from "./layoutHand";
+import { SearchBanner } from "./SearchBanner";
 
 /** Every sheet with its parts as they lie on it, the cuts in their order, and what is left. */
 export function SheetLayout({ sheets, hand, none }: { sheets: SheetPlans; hand: LayoutHand; none: string }) {
-  const { plans, seeking, fault, stop, again } = sheets;
+  const { plans, seeking, stopped, fault, stop, again } = sheets;
   const open = plans.some((p) => p.result?.status === "planned" && sheetGapWords(p.job.problem, p.result) !== "");
   if (!hand.drawer) return <p className="text-lg">Looking into the drawer …</p>;
   if (plans.length === 0) return <p className="text-lg">{none}</p>;
   return (
     <div className="space-y-6">
-      {seeking ? (
-        <p role="status" className="flex flex-wrap items-center gap-4 border-l-[3px] border-ochre bg-shade px-4 py-2">
-          <span>What is shown can be cut; better layouts are looked for behind it.</span>
-          <button className="btn" onClick={stop}>
-            Stop and take it
-          </button>
-        </p>
-      ) : (
-        sheets.stopped &&
-        open && (
-          <p role="status" className="flex flex-wrap items-center gap-4 border-l-[3px] border-edge bg-shade px-4 py-2">
-            <span>Stopped. What is shown can be cut.</span>
-            <button className="btn" onClick={again}>
-              Look for a better layout
-            </button>
-          </p>
-        )
-      )}
+      <SearchBanner seeking={seeking} stopped={stopped} open={open} what="layout" stop={stop} again={again}>
+        What is shown can be cut; better layouts are looked for behind it.
+      </SearchBanner>
       {fault && <p className="text-fault">{fault}</p>}
       {plans.map((p) => (
         <OneSheet key={p.job.stock} shown={p} hand={hand} />

@@ -6,34 +6,19 @@ import { moveOfStick } from "core/drawer";
 import { printNumber } from "core/units";
 import type { StickPlans } from "~/job/usePlan";
 import type { LayoutHand } from "./layoutHand";
+import { SearchBanner } from "./SearchBanner";
 
 /** The plan drawn: each stick with its pieces, kerfs and offcut, how good the plan is and how that is known. */
 export function StickLayout({ plan, hand, none }: { plan: StickPlans; hand: LayoutHand; none: string }) {
-  const { plans, seeking, fault, stop, again } = plan;
+  const { plans, seeking, stopped, fault, stop, again } = plan;
   const open = plans.filter((p) => p === undefined || p.seeking).length;
   const unproven = plans.some((p) => p && gapWords(p.plan) !== "");
   return (
     <div className="space-y-6">
-      {seeking ? (
-        <p role="status" className="flex flex-wrap items-center gap-4 border-l-[3px] border-ochre bg-shade px-4 py-2">
-          <span>
-            {plans.length - open} of {plans.length} {plans.length === 1 ? "section is" : "sections are"} planned to the
-            end. For the others what is shown can be cut; better plans and proofs are looked for behind it.
-          </span>
-          <button className="btn" onClick={stop}>
-            Stop and take it
-          </button>
-        </p>
-      ) : (
-        unproven && (
-          <p role="status" className="flex flex-wrap items-center gap-4 border-l-[3px] border-edge bg-shade px-4 py-2">
-            <span>Stopped. What is shown can be cut.</span>
-            <button className="btn" onClick={again}>
-              Look for a better plan
-            </button>
-          </p>
-        )
-      )}
+      <SearchBanner seeking={seeking} stopped={stopped} open={unproven} what="plan" stop={stop} again={again}>
+        {plans.length - open} of {plans.length} {plans.length === 1 ? "section is" : "sections are"} planned to the end.
+        For the others what is shown can be cut; better plans and proofs are looked for behind it.
+      </SearchBanner>
       {fault && <p className="text-fault">{fault}</p>}
       {plans.length === 0 && !hand.drawer && <p className="text-lg">Looking into the drawer …</p>}
       {plans.length === 0 && hand.drawer && <p className="text-lg">{none}</p>}
