@@ -137,6 +137,14 @@ describe("lists on paper", () => {
     expect(few.map((p) => p.name)).toEqual(["Lined pages for notes"]);
     expect(parts.flatMap((p) => p.plan.pages.flatMap((q) => q.furniture)).every((e) => e.kind !== "text" || e.text !== "undefined")).toBe(true); // prettier-ignore
   });
+  it("draw steps of sheet grey, without the lines on it: no picture runs together to black", () => {
+    const d = design("agents-cottage");
+    const all = stepPages(d, "A4", "d").pages.flatMap((p) => p.furniture);
+    const filled = (f: string) => all.filter((e) => e.kind === "path" && e.fill === f).length;
+    const sheets = d.structures.flatMap((s) => s.resolved.sticks).filter((k) => k.stock.startsWith("sheet"));
+    expect(filled("grey")).toBeGreaterThanOrEqual(sheets.length);
+    expect(all.every((e) => e.kind !== "path" || !e.fill || e.points.length > 2)).toBe(true);
+  });
   it("draw each planned stick once, those alike together, and tell every cut", async () => {
     const d = design("gulch-trestle");
     const plans = await plansOf(d);

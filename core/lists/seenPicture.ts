@@ -1,7 +1,7 @@
 import { boundsOfShown, outline, type Entity, type Fill, type Seen } from "../drawing";
 import type { Vec2 } from "../geometry";
 
-/** What is seen of a structure, as a picture in a box of the page: fitted into it, in its middle, from the furthest to the nearest. `fillOf` says how each stick is filled; it answers nothing for one that is left out. */
+/** What is seen of a structure, as a picture in a box of the page: fitted into it, in its middle, from the furthest to the nearest; the lines of a texture, which would run together at this size, are left out. `fillOf` says how each stick is filled; it answers nothing for one that is left out. */
 export function seenPicture(
   seen: readonly Seen[],
   at: Vec2,
@@ -15,5 +15,5 @@ export function seenPicture(
   const k = Math.min(size[0] / w, size[1] / h);
   const [dx, dy] = [at[0] + (size[0] - w * k) / 2, at[1] + (size[1] - h * k) / 2];
   const to = ([x, y]: Vec2): Vec2 => [dx + (x - box.min[0]) * k, dy + (y - box.min[1]) * k];
-  return shown.flatMap((s) => s.outlines.map((o) => outline(o.map(to), "thin", fillOf(s))));
+  return shown.flatMap((s) => s.outlines.filter((o) => o.length > 2).map((o) => outline(o.map(to), "thin", fillOf(s))));
 }

@@ -8,7 +8,7 @@ import { listed, wordsOf } from "./words";
 /** Height of a step's picture, mm; its words; room round them. */
 const [PICTURE, SMALL, LEAD, PAD] = [37, 2, 3.6, 3];
 
-/** The steps on paper, in an order they can be done in: what is there drawn white, what is new black; a box to tick, the pieces, how they come, how they are joined and checked. */
+/** The steps on paper, in an order they can be done in: what is there drawn white, what is new black, of sheet grey; a box to tick, the pieces, how they come, how they are joined and checked. */
 export function stepPages(d: Design, paper: PaperId, date: string): PagePlan {
   const M = (mm: number): string => printModel(mm as never, d.doc.brief.units.model, 1);
   const piece = new Map(d.pieces.flatMap((p) => p.sticks.map((s) => [s, p] as const)));
@@ -49,7 +49,7 @@ export function stepPages(d: Design, paper: PaperId, date: string): PagePlan {
             return [
               outline([[at[0] + w - 4, top - 5], [at[0] + w, top - 5], [at[0] + w, top - 1], [at[0] + w - 4, top - 1]], "thin"), // prettier-ignore
               text([at[0], top - 5], `${n + 1}. ${st.title}`, 2.8, "start", "label"),
-              ...seenPicture(seen, [at[0] + PAD, at[1] + PAD + under.length * LEAD], [w - 2 * PAD, PICTURE], (k) => (fresh.has(k.id) ? "black" : there.has(k.id) ? "white" : undefined)), // prettier-ignore
+              ...seenPicture(seen, [at[0] + PAD, at[1] + PAD + under.length * LEAD], [w - 2 * PAD, PICTURE], (k) => (fresh.has(k.id) ? (k.stock.startsWith("sheet") ? "grey" : "black") : there.has(k.id) ? "white" : undefined)), // prettier-ignore
               ...under.map((t, i) => text([at[0] + PAD, at[1] + PAD + (under.length - 1 - i) * LEAD], t, SMALL)),
             ];
           },
