@@ -25,6 +25,7 @@ import {
   toModel,
   toPrototype,
   type Prototype,
+  parseNumber,
 } from "core/units";
 import { useJob, type Recipe } from "~/job/JobContext";
 
@@ -164,14 +165,8 @@ export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): R
     return p.ok ? { ok: true, value: p.mm } : p;
   }
   if (spec.type === "number") {
-    const n = Number(
-      words
-        .trim()
-        .replace(/[−–]/, "-")
-        .replace(",", ".")
-        .replace(/\s*(%|°|mm|in|g per 100 mm|in 12|in\.)\s*$/i, ""),
-    );
-    return words.trim() !== "" && Number.isFinite(n)
+    const n = parseNumber(words, "g per 100 mm", "%", "°", "mm", "in 12", "in.", "in");
+    return Number.isFinite(n)
       ? { ok: true, value: n }
       : {
           ok: false,
@@ -185,9 +180,11 @@ export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): R
       );
     const value = m
       ? m[1]!
-          .replace(",", ".")
           .split(/\s+/)
-          .reduce((t, w) => t + (w.includes("/") ? Number(w.split("/")[0]) / Number(w.split("/")[1]) : Number(w)), 0)
+          .reduce(
+            (t, w) => t + (w.includes("/") ? Number(w.split("/")[0]) / Number(w.split("/")[1]) : parseNumber(w)),
+            0,
+          )
       : NaN;
     return Number.isFinite(value)
       ? { ok: true, value }

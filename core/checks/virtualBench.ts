@@ -18,11 +18,14 @@ export function cutAsListed(row: Row): Solid[] {
   const bench = new Bench(unit === "in" ? 25.4 : 1, Number(cell("thickness")), Number(cell("width")));
   const list = (name: string): string[] => cell(name).split("; ").filter(Boolean);
   const outline = list("outline")[0];
-  let body: Solid | undefined;
-  if (outline) body = bench.taken(outline);
+  let body: Solid[];
+  if (outline) body = [bench.taken(outline)];
   else {
     const overall = bench.mm(cell("tip_to_tip"));
-    body = bench.stick(overall, cell("form") !== "round" ? 0 : /\b(tube|pipe)\b/i.test(cell("stock")) ? TUBE_FLATS : ROUND_FLATS); // prettier-ignore
+    const form = cell("form");
+    body = isShape(form)
+      ? bench.shape(overall, form, bench.mm(cell("web")), bench.mm(cell("flange")))
+      : [bench.stick(overall, cell("form") !== "round" ? 0 : /\b(tube|pipe)\b/i.test(cell("stock")) ? TUBE_FLATS : ROUND_FLATS)]; // prettier-ignore
     const cuts: Plane[] = list("lengthwise_cuts").map((words) => bench.rip(words, overall));
     for (const end of ["a", "b"] as const) {
       const of = (what: string): string => cell(`end_${end}_${what}`);
@@ -31,10 +34,10 @@ export function cutAsListed(row: Row): Solid[] {
       const all = of("lies_on") === "" ? [] : [first, ...list(`end_${end}_more`)];
       cuts.push(...all.map((words) => bench.end(words, end)));
     }
-    for (const c of cuts) body = body && clip(body, { ...c, tag: "cut" });
+    for (const c of cuts) body = body.flatMap((b) => clip(b, { ...c, tag: "cut" }) ?? []);
   }
   const notches = list("notches_and_holes").map((words) => bench.taken(words).faces.map((f) => f.plane));
-  return notches.reduce<Solid[]>((rest, n) => rest.flatMap((s) => subtract(s, n, "notch")), body ? [body] : []);
+  return notches.reduce<Solid[]>((rest, n) => rest.flatMap((s) => subtract(s, n, "notch")), body);
 }
 
 const radians = (degrees: string): number => (Number(degrees) * Math.PI) / 180;
@@ -45,6 +48,7 @@ function read(words: string, pattern: RegExp): string[] {
   return found.slice(1);
 }
 
+const isShape = (form: string): boolean => ["I", "H", "channel", "angle"].includes(form);
 /** How many flats rounds and tubes are drawn with. */
 const [ROUND_FLATS, TUBE_FLATS] = [16, 48];
 class Bench {
@@ -74,6 +78,16 @@ class Bench {
         })
       : [[0, 0], [2 * y, 0], [2 * y, 2 * z], [0, 2 * z]].map(([a, b]): Vec3 => [-spare, a!, b!]); // prettier-ignore
     return prism(base, [overall + 2 * spare, 0, 0], base.map(() => "stock")); // prettier-ignore
+  }
+  /** A length of a shape lying on the side that is its width: an I and an H on the edges of their flanges, a channel on its web, an angle on one leg with the other along the near edge. */
+  shape(overall: number, form: string, web: number, flange: number): Solid[] {
+    const spare = overall + 10 * (this.wide + this.thick);
+    const box = (y: readonly [number, number], z: readonly [number, number]): Solid =>
+      prism([[-spare, y[0], z[0]], [-spare, y[1], z[0]], [-spare, y[1], z[1]], [-spare, y[0], z[1]]], [overall + 2 * spare, 0, 0], ["stock", "stock", "stock", "stock"]); // prettier-ignore
+    const lies: readonly [number, number] = form === "I" || form === "H" ? [(this.thick - web) / 2, (this.thick + web) / 2] : [0, web]; // prettier-ignore
+    if (form === "angle") return [box([0, this.wide], lies), box([0, flange], [web, this.thick])];
+    const [far, up] = [this.wide - flange, [0, this.thick] as const];
+    return [box([0, flange], up), box([flange, far], lies), box([far, this.wide], up)];
   }
   /** From how the piece lies for a cut to how it lies on its face: rolled back by a quarter, away from you. */
   private back(lies: string, p: Vec3): Vec3 {

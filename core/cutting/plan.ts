@@ -1,5 +1,5 @@
 import type { Piece } from "../frame";
-import { otherStock, strippedItem, type StockItem } from "../lumber";
+import { otherStock, shapeOf, strippedItem, type StockItem } from "../lumber";
 import { model, type Model } from "../units";
 import { aimedLengths, arranged, type Aim } from "./aims";
 import { costStep, materialBound, roundUp } from "./bounds";
@@ -71,7 +71,8 @@ export function wantedByItem(
     // castings, blocks, sheet parts and what is ripped off sheet come off no stick
     if (otherStock(p.stock) || strippedItem(p.stock)) continue;
     const length = cutLength(p, settings);
-    const nest = nestOf(p.shape);
+    // a shape is not turned over: its flanges would lie the other way
+    const nest = shapeOf(p.stock) ? undefined : nestOf(p.shape);
     for (const stick of p.sticks) {
       if (done.has(stick)) continue;
       const own = out.get(p.stock);

@@ -1,3 +1,4 @@
+import { parseNumber } from "../units";
 /** A caliper on a serial line: opened, it sends text in chunks as they come, until what it answers with is called. */
 export interface CaliperPort {
   open(heard: (chunk: string) => void): () => void;
@@ -15,7 +16,7 @@ const INCH = 25.4;
 export function readingOf(line: string): number | undefined {
   const m = /^\s*([+-]?\s*\d{0,4}[.,]?\d{1,5})\s*(mm|in|inch|")?\s*$/i.exec(line);
   if (!m) return undefined;
-  const n = Number(m[1]!.replace(/\s/g, "").replace(",", "."));
+  const n = parseNumber(m[1]!.replace(/\s/g, ""));
   return Number.isFinite(n) ? n * (m[2] && !/^mm$/i.test(m[2]) ? INCH : 1) : undefined;
 }
 /** Listens to a caliper: lines are put together from chunks however they are broken, what is no reading is passed over. Answers with how to stop. */

@@ -1,14 +1,15 @@
+import { parseNumber } from "../units";
 import type { Holding } from "./ledger";
 import { readLot, type Lot } from "./lot";
 
 /** Columns of the drawer as a table, sizes in mm. */
-export const COLUMNS = ["form", "material", "name", "sheet", "thickness", "width", "length", "count", "price", "place", "note"] as const; // prettier-ignore
+export const COLUMNS = ["form", "material", "name", "sheet", "section", "thickness", "width", "length", "count", "price", "place", "note"] as const; // prettier-ignore
 
 /** The drawer as a table for a spreadsheet, a row for each lot. */
 export const drawerRows = (all: readonly Holding[]): (string | number)[][] =>
   all.map(({ lot, count, price, place, note }) => {
     const mm = (x: number): number => Number(x.toFixed(3));
-    return [lot.form, lot.material, lot.name, lot.sheet ?? "", mm(lot.thickness), mm(lot.width), mm(lot.length), count, price ?? "", place, note]; // prettier-ignore
+    return [lot.form, lot.material, lot.name, lot.sheet ?? "", lot.section ?? "", mm(lot.thickness), mm(lot.width), mm(lot.length), count, price ?? "", place, note]; // prettier-ignore
   });
 
 /** A row that was read: how many of what. */
@@ -31,7 +32,7 @@ export function readDrawerRows(raw: readonly Readonly<Record<string, string>>[])
       const count = Number(r.count);
       if (!(Number.isInteger(count) && count > 0 && count <= 1e6))
         throw new Error(`count “${r.count ?? ""}” is no whole number above 0.`);
-      const price = r.price?.trim() ? Number(r.price.replace(",", ".")) : undefined;
+      const price = r.price?.trim() ? parseNumber(r.price) : undefined;
       if (price !== undefined && !(price >= 0 && price <= 1e6))
         throw new Error(`price “${r.price}” is no price; write one such as 1.20.`);
       const word = (t: string | undefined): string | undefined => t?.trim().slice(0, 200) || undefined;

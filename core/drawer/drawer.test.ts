@@ -194,3 +194,29 @@ describe("the drawer as a table", () => {
     expect(readLot({ form: "strip", material: "wood", thickness: 3, width: 1.5, length: 90 })).toMatchObject({ name: "Strip 1.5 × 3 mm", thickness: 1.5, width: 3 }); // prettier-ignore
   });
 });
+
+describe("tubes and shapes in the drawer", () => {
+  const pipe = stickBy("tube/pipe/110");
+  it("are told from a rod or a strip of their size", () => {
+    const lot = stickLot(pipe, 1000);
+    expect(lot).toMatchObject({ form: "round", material: "styrene", section: "tube/pipe/110", thickness: 110 });
+    expect(isOfItem(lot, pipe)).toBe(true);
+    expect(isOfItem({ ...lot, section: "tube/own/110x4" }, pipe)).toBe(false);
+    const { section: _, ...rod } = lot;
+    expect(isOfItem(rod, pipe)).toBe(false);
+    const shape = stickBy("shape/I/125");
+    expect(isOfItem(stickLot(shape, 300), shape)).toBe(true);
+    expect(isOfItem({ ...strip, material: "styrene", thickness: shape.thickness, width: shape.width }, shape)).toBe(false); // prettier-ignore
+    expect(lotKey(stickLot(shape, 300))).not.toBe(lotKey({ ...stickLot(shape, 300), section: "shape/H/125" }));
+    expect(stickLot(stickBy("tube/card/43"), 500).material).toBe("card");
+  });
+  it("go out to a table and come back as they were", () => {
+    const lots = [stickLot(pipe, 700), stickLot(stickBy("shape/channel/80"), 200), stickLot(stickBy("tube/own/206x4"), 400), { ...stickLot(stickBy("shape/own/wood/angle/3x2/0.5/0.5"), 250), name: "Broom wire" }]; // prettier-ignore
+    const rows = drawerRows(
+      lots.map((lot) => ({ key: lotKey(lot), lot, count: 2, price: undefined, place: "", note: "" })),
+    );
+    const back = readDrawerRows(rows.map((r) => Object.fromEntries(COLUMNS.map((c, i) => [c, String(r[i])]))));
+    expect(back.map((r) => r.lot)).toEqual(lots);
+    expect(() => readLot({ form: "strip", section: "shape/I/1", length: 100 })).toThrow(/section “shape\/I\/1” is no tube or shape; write one such as/); // prettier-ignore
+  });
+});

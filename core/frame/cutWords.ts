@@ -1,5 +1,6 @@
 import { dot, type Plane } from "../geometry";
 import { turnLocal } from "./axes";
+import { profileOf } from "./profileOf";
 import type { Resolved } from "./resolve";
 
 /** Numbers that differ by less than this are one: far below any tolerance of a cut, far above the noise of sums, mm (of unit vectors, too). */
@@ -43,6 +44,9 @@ export function cutWords(s: Resolved): string | undefined {
       out.push("lines", across, whole(pitch), whole(off - Math.floor(off / pitch + STEP) * pitch));
     }
   } else {
+    const profile = profileOf(s);
+    // two shapes may be cut alike and show their backs to either side
+    if (profile) out.push(profile.deep, profile.turned ? "turned" : "");
     const first = s.cuts.find((c) => c.as === "end0");
     if (!first) return undefined;
     const { n, d } = local(first);

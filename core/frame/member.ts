@@ -1,4 +1,5 @@
 import type { Plane, Vec2, Vec3 } from "../geometry";
+import type { Profile } from "../lumber/shapes";
 import type { Model } from "../units";
 
 /**
@@ -11,6 +12,12 @@ export type End = 0 | 1;
 /** How a piece may be turned and still be the same. */
 export type Turning = "any" | "face" | "none";
 
+/** What is left of a component's box when it is milled to a shape; `deep` is the way its web stands. */
+export interface ComponentProfile extends Profile {
+  readonly deep: "v" | "w";
+  /** Turned half round about its length: a channel's back is on the other side. */
+  readonly turned?: boolean;
+}
 /** One stick of a section: sizes along v and w, and its centre from the centre of the whole. Single sticks have one with an empty name. */
 export interface Component {
   readonly name: string;
@@ -19,6 +26,7 @@ export interface Component {
   readonly at: readonly [Model, Model];
   /** The stock item it is cut from. */
   readonly stock: string;
+  readonly profile?: ComponentProfile;
 }
 /** Where the section hangs on the work line, along v or w: its centre, or its positive or negative side, lies on the line. */
 export type Seat = "centre" | "+" | "-";

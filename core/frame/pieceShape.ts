@@ -4,6 +4,7 @@ import { fromLocal, toLocal, turnLocal } from "./axes";
 import type { Cut } from "./cuts";
 import { developed, developedStations } from "./develop";
 import type { Face, PanelBody } from "./member";
+import { profileOf } from "./profileOf";
 import type { Resolved } from "./resolve";
 
 /**
@@ -66,13 +67,16 @@ const faceDown = (n: Vec3, end: 0 | 1): Face =>
 
 /** Whether a stick's axes are turned by a quarter for the list, so that its wide way is v: what may lie on one face alone keeps it. */
 const rolls = (s: Resolved): boolean =>
-  s.member.body.shape !== "panel" && s.member.turning !== "face" && s.size[0] < s.size[1];
+  s.member.body.shape !== "panel" &&
+  s.member.turning !== "face" &&
+  (s.size[0] < s.size[1] || (Math.abs(s.size[0] - s.size[1]) < 1e-9 && profileOf(s)?.deep === "w"));
 
 /** From space to a stick's own axes, its start tip at u = 0 and its section's centre on the axis; a bent strip as it lies straight. */
 export function onPiece(s: Resolved): { readonly point: (p: Vec3) => Vec3; readonly plane: (p: Plane) => LocalPlane } {
   const body = s.member.body;
   const rolled = rolls(s);
-  const roll = (p: Vec3): Vec3 => (rolled ? [p[0], -p[2], p[1]] : p);
+  const half = profileOf(s)?.turned ? -1 : 1;
+  const roll = (p: Vec3): Vec3 => (rolled ? [p[0], -half * p[2], half * p[1]] : half < 0 ? [p[0], -p[1], -p[2]] : p);
   const stations = body.shape === "run" ? developedStations(body, s.centre) : [];
   const local = (p: Vec3): Vec3 => {
     if (body.shape === "run") return roll(developed(body, s.centre, stations, p));

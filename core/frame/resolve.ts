@@ -179,6 +179,7 @@ function plainStick(member: Member, own: MemberCuts): Resolved | undefined {
   if (body.shape !== "straight" || body.components.length !== 1 || member.splices?.length) return undefined;
   if (own.cutters.length > 0 || own.cuts.length !== 2 || body.components[0]!.name !== "") return undefined;
   const c = body.components[0]!;
+  if (c.profile) return undefined;
   const { size, centre } = sectionBox(body);
   const solid = sawn(member, { size, centre }, own.cuts);
   if (!solid) return undefined;
@@ -196,6 +197,7 @@ function plainStick(member: Member, own: MemberCuts): Resolved | undefined {
     parts,
   };
 }
+const SHAPE_PARTS = ["web", "upper", "lower"] as const;
 /** The corners of a section, counter-clockwise seen against u, as halves of its size. */
 const CORNERS = [
   [-1, -1],
@@ -236,7 +238,7 @@ export function resolve(frame: Frame): ResolvedFrame {
             throw new Error(
               `Nothing says how the ${member.role} "${body.id}" ends at its ${end === "end0" ? "start" : "far end"}.`,
             );
-      const sawnOff = sawn(member, body, cuts);
+      const sawnOff = body.shaped ? undefined : sawn(member, body, cuts);
       const planes = sawnOff ? [] : [...(holes?.edges ?? []), ...cuts.map((c) => ({ ...c, tag: c.from }))];
       const whole = sawnOff
         ? [sawnOff]
@@ -277,6 +279,8 @@ export function resolve(frame: Frame): ResolvedFrame {
           own.filter((_, n) => sticksOf[n]!.body === body),
         );
       if (k.id !== body.id) byMember.set(k.id, [k]);
+      // what joints name of a shape is part of its one stick
+      if (body.shaped) for (const part of SHAPE_PARTS) byMember.set(`${body.id}#${part}`, [k]);
     });
   }
   return { frame, sticks, byMember };

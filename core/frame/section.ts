@@ -1,10 +1,43 @@
 import { model, type Model } from "../units";
-import type { Component } from "./member";
+import type { Component, ComponentProfile } from "./member";
 
-/** A single stick, v deep and w thick, model mm. */
-export const single = (v: Model, w: Model, stock: string): readonly Component[] => [
-  { name: "", v, w, at: [model(0), model(0)], stock },
+/** A single stick, v deep and w thick, model mm; milled to a shape where it is one. */
+export const single = (v: Model, w: Model, stock: string, profile?: ComponentProfile): readonly Component[] => [
+  { name: "", v, w, at: [model(0), model(0)], stock, ...(profile ? { profile } : {}) },
 ];
+
+/** A box of a shape: its name, its size along v and w, and its centre from the shape's. */
+export interface ProfileBox {
+  readonly name: "web" | "upper" | "lower";
+  readonly size: readonly [number, number];
+  readonly at: readonly [number, number];
+}
+/**
+ * The boxes that a component is made of: one, or the web and flanges of a shape. A channel's web and an angle's leg are
+ * on its -w side (its -v side where it is deep along w), the angle's flange on the side that is near then.
+ */
+export function profileBoxes({ v, w, profile: p }: Pick<Component, "v" | "w" | "profile">): readonly ProfileBox[] {
+  if (!p) return [{ name: "web", size: [v, w], at: [0, 0] }];
+  const [deep, reach] = p.deep === "v" ? [v, w] : [w, v];
+  // along the depth, along the reach
+  const k = p.turned ? -1 : 1;
+  const box = (name: ProfileBox["name"], size: readonly [number, number], at: readonly [number, number]): ProfileBox =>
+    p.deep === "v"
+      ? { name, size, at: [k * at[0], k * at[1]] }
+      : { name, size: [size[1], size[0]], at: [k * at[1], -k * at[0]] };
+  const aside = (reach - p.web) / 2;
+  if (p.form === "angle")
+    return [
+      box("web", [deep, p.web], [0, -aside]),
+      box("lower", [p.flange, reach - p.web], [-(deep - p.flange) / 2, p.web / 2]),
+    ];
+  const up = (deep - p.flange) / 2;
+  return [
+    box("web", [deep - 2 * p.flange, p.web], [0, p.form === "channel" ? -aside : 0]),
+    box("upper", [p.flange, reach], [up, 0]),
+    box("lower", [p.flange, reach], [-up, 0]),
+  ];
+}
 
 /** A section glued up from equal plies stacked along v or w: one axis, offset components. v and w are of the whole. */
 export function laminated(v: Model, w: Model, plies: number, along: "v" | "w", stock: string): readonly Component[] {

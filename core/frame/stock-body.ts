@@ -5,6 +5,7 @@ import { stretchAt } from "./develop";
 import { keptOf } from "./kept";
 import { onRing } from "./ring";
 import type { Body, Face, Member, Ring, RunBody } from "./member";
+import { profileBoxes } from "./section";
 
 /** One component's uncut material: convex parts in space. Its id is the member's, with #name where there are several. */
 export interface StockBody {
@@ -12,6 +13,8 @@ export interface StockBody {
   readonly stock: string;
   readonly size: readonly [number, number];
   readonly centre: readonly [number, number];
+  /** Whether its section is more than a box: it is cut part by part. */
+  readonly shaped?: boolean;
   /** Made when asked for: most sticks are cut without it. */
   readonly parts: () => readonly Solid[];
 }
@@ -156,7 +159,12 @@ export function stockBodies(m: Member): StockBody[] {
       stock: c.stock,
       size,
       centre,
-      parts: () => (body.shape === "run" ? runParts(body, centre, size) : [straightPart(m, centre, size)]),
+      ...(c.profile ? { shaped: true } : {}),
+      parts: () =>
+        profileBoxes(c).flatMap((b) => {
+          const at = [centre[0] + b.at[0], centre[1] + b.at[1]] as const;
+          return body.shape === "run" ? runParts(body, at, b.size) : [straightPart(m, at, b.size)];
+        }),
     };
   });
 }

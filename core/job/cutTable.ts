@@ -1,5 +1,5 @@
 import { entryOf, nominalOf, type Entry, type EntryEnd, type EntryNotch, type EntryRip } from "../frame";
-import { otherStock, stockName } from "../lumber";
+import { otherStock, shapeOf, stockName } from "../lumber";
 import { printPrototype, toPrototype } from "../units";
 import { theoreticalOf } from "./cutList";
 import type { Design } from "./design";
@@ -17,7 +17,8 @@ export interface CutTable {
  * A row holds all that makes its piece. A cut says how the piece lies for it, its start at the left: on its "face", or on
  * its "edge", rolled a quarter towards you. A lengthwise cut runs from one distance from the near edge at the start to
  * another at the far tip; a notch takes out, between two heights over the table, an outline of points "along/from the
- * near edge"; a sheet part is such an outline. Lines of a sheet's face are told from its start or from its near edge.
+ * near edge"; a sheet part is such an outline. A channel lies on its web, an angle on the leg that is its width, with the
+ * other standing along the near edge. Lines of a sheet's face are told from its start or from its near edge.
  */
 export function cutTable(d: Design): CutTable {
   const { units } = d.doc.brief;
@@ -60,6 +61,8 @@ export function cutTable(d: Design): CutTable {
       "stock",
       `thickness_${unit}`,
       `width_${unit}`,
+      `web_${unit}`,
+      `flange_${unit}`,
       `tip_to_tip_${unit}`,
       "tip_to_tip_prototype",
       `theoretical_${unit}`,
@@ -82,15 +85,18 @@ export function cutTable(d: Design): CutTable {
     rows: d.pieces.map((p) => {
       const entry = entryOf(p.shape);
       const theoretical = theory.get(p.sticks[0]!);
+      const profile = shapeOf(p.stock)?.profile;
       return [
         p.mark,
         p.sticks.length,
         p.role,
         otherStock(p.stock) ? "" : nominalOf(p.shape.kind, p.nominal),
-        p.shape.kind,
+        profile?.form ?? p.shape.kind,
         stockName(d.scale, p.stock),
         length(entry.thickness),
         length(entry.width),
+        profile ? length(profile.web) : "",
+        profile ? length(profile.flange) : "",
         length(p.shape.overall),
         printPrototype(toPrototype(d.scale, p.shape.overall), units.prototype),
         theoretical === undefined ? "" : length(theoretical),

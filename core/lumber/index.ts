@@ -9,5 +9,6 @@ export * from "./match";
 export * from "./choose";
 export * from "./sheets";
 export * from "./tubes";
+export * from "./shapes";
 export * from "./stripped";
 export * from "./ways";

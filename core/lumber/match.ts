@@ -1,6 +1,7 @@
 import { model, type Model, type Scale } from "../units";
 import { toPrototype, type Prototype } from "../units";
 import { catalogue, type SeriesId, type StockItem } from "./series";
+import { SHAPES } from "./shapes";
 
 /** A rectangular section on the model, mm, thickness ≤ width. */
 export interface ModelSection {
@@ -100,3 +101,11 @@ export function matches(wanted: Wanted, series: readonly SeriesId[], scale: Scal
     return (Math.abs(d) > 1e-9 ? d : 0) || a.plies - b.plies || area(b) - area(a);
   });
 }
+
+/** Shapes whose outside comes nearest to a wanted section, nearest first. They are never taken unasked: a timber has no flanges. */
+export const shapeMatches = (wanted: Wanted, own: readonly StockItem[], scale: Scale): Match[] =>
+  wanted.round
+    ? []
+    : [...SHAPES, ...own]
+        .map((item) => matchOf(item, 1, "thickness", wanted, scale))
+        .sort((a, b) => apart(a.error, wanted) - apart(b.error, wanted));

@@ -1,13 +1,14 @@
 import { ownItem } from "./own";
+import { SHAPES, shapeMaterial, shapeOf, type Profile } from "./shapes";
 import { sheetOf } from "./sheets";
 import { strippedItem } from "./stripped";
-import { tubeOf } from "./tubes";
+import { tubeOf, TUBES } from "./tubes";
 import { model, MM_PER_INCH, printFraction, type Model, type Scale } from "../units";
 
 /** Counts up whenever sizes or lengths of the series of sticks or sheets change, so that an issue knows what it was made from. */
 export const CATALOGUE_VERSION = 1;
 
-export type SeriesId = "scale" | "inch" | "metric" | "styrene" | "round" | "tube" | "own";
+export type SeriesId = "scale" | "inch" | "metric" | "styrene" | "round" | "tube" | "shape" | "own";
 /** One thing that is sold: a stick of a series, its section and the lengths it comes in, model mm. */
 export interface StockItem {
   readonly id: string;
@@ -17,6 +18,8 @@ export interface StockItem {
   readonly thickness: Model;
   readonly width: Model;
   readonly lengths: readonly Model[];
+  /** Of what is milled to a shape: thickness and width are those of the box round it. */
+  readonly profile?: Profile;
 }
 export interface Series {
   readonly id: SeriesId;
@@ -32,6 +35,7 @@ export const SERIES: readonly Series[] = [
   { id: "styrene", name: "Styrene strip, inch thousandths", material: "styrene" },
   { id: "round", name: "Round stock", material: "wood or styrene" },
   { id: "tube", name: "Tube and pipe", material: "styrene" },
+  { id: "shape", name: "Shapes: I, H, channel, angle", material: "styrene" },
   { id: "own", name: "Sizes of one's own", material: "wood or styrene" },
 ];
 
@@ -122,9 +126,15 @@ function offer(scale: Scale): readonly StockItem[] {
   ];
 }
 
+/** What a series has to choose from at a scale, in a fixed order. */
+export const itemsOf = (series: SeriesId, scale: Scale): readonly StockItem[] =>
+  series === "tube" ? TUBES : series === "shape" ? SHAPES : catalogue(scale).filter((i) => i.series === series);
+/** The series that timbers are matched from on their own; what is round, hollow or shaped is asked for. */
+export const STRIP_SERIES = SERIES.filter((s) => !["round", "tube", "shape", "own"].includes(s.id));
+
 /** A stick or tube of stock by its id at a scale; undefined for what is none. */
 export const stockItem = (scale: Scale, id: string): StockItem | undefined =>
-  tubeOf(id) ?? ownItem(id) ?? strippedItem(id) ?? offeredAt(scale).byId.get(id);
+  tubeOf(id) ?? shapeOf(id) ?? ownItem(id) ?? strippedItem(id) ?? offeredAt(scale).byId.get(id);
 /** What lists call a stock of any sort. */
 export const stockName = (scale: Scale, id: string): string => stockItem(scale, id)?.name ?? otherStock(id) ?? id;
 export type Look = "timber" | "styrene" | "glass";
@@ -137,8 +147,11 @@ export function lookOf(item: string): Look {
       ?.material;
     looks.set(
       item,
-      (look =
-        material === "styrene" || item.startsWith("own/styrene/")
+      (look = item.startsWith("shape/")
+        ? shapeMaterial(item) === "wood"
+          ? "timber"
+          : "styrene"
+        : material === "styrene" || item.startsWith("own/styrene/")
           ? "styrene"
           : material === "clear"
             ? "glass"

@@ -27,7 +27,7 @@ export function waysFor(
   scale: Scale,
 ): WayFound[] {
   const offered = matches(wanted, series, scale);
-  const fit = held.filter((i) => (i.shape === "round") === (wanted.round === true));
+  const fit = held.filter((i) => i.profile === undefined && (i.shape === "round") === (wanted.round === true));
   const best = (way: Way, of: readonly Match[]): WayFound[] => {
     const [first] = of.map((match) => ({ way, match, apart: apart(match.error, wanted) })).sort((a, b) => a.apart - b.apart); // prettier-ignore
     return first ? [first] : [];

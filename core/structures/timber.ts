@@ -34,6 +34,7 @@ function makeTimber(name: string, m: Match, flat: boolean): Timber {
   const [v, w] = flat ? [m.section.thickness, m.section.width] : [m.section.width, m.section.thickness];
   const doubled = 2 * (m.along === "thickness" ? m.item.thickness : m.item.width);
   const split = Math.abs(w - doubled) < ALIKE ? "w" : "v";
-  const components = m.plies === 1 ? single(v, w, m.item.id) : laminated(v, w, 2, split, m.item.id);
+  const profile = m.item.profile && m.plies === 1 ? { ...m.item.profile, deep: flat ? ("w" as const) : ("v" as const) } : undefined; // prettier-ignore
+  const components = m.plies === 1 ? single(v, w, m.item.id, profile) : laminated(v, w, 2, split, m.item.id);
   return { v, w, components, nominal };
 }

@@ -5,6 +5,7 @@
 export * from "./brands";
 export * from "./scale";
 export * from "./parseLength";
+export * from "./parseNumber";
 export * from "./printLength";
 export * from "./plain";
 export * from "./tellIn";

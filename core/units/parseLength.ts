@@ -1,3 +1,4 @@
+import { parseNumber } from "./parseNumber";
 import { MM_PER_FOOT, MM_PER_INCH } from "./brands";
 
 /** The unit in which a bare number is read. */
@@ -50,7 +51,7 @@ function valueOf(text: string): number {
   if (whole) return Number(whole[1]) + Number(whole[2]) / Number(whole[3]);
   const frac = /^(\d+)\s*\/\s*(\d+)$/.exec(text);
   if (frac) return Number(frac[1]) / Number(frac[2]);
-  return Number(text.replace(",", "."));
+  return parseNumber(text);
 }
 
 const EXAMPLES: Record<BareUnit, string> = {

@@ -1,3 +1,4 @@
+import { parseNumber } from "core/units";
 import { useState } from "react";
 import { toast } from "sonner";
 import type { Joining } from "core/assembly";
@@ -69,8 +70,8 @@ function Minutes({ label, value, keep }: { label: string; value: number; keep: (
       value={text}
       onChange={(e) => setText(e.target.value)}
       onBlur={() => {
-        const n = Number(text.replace(",", "."));
-        if (text.trim() !== "" && n >= 0 && n !== value) keep(n);
+        const n = parseNumber(text);
+        if (n >= 0 && n !== value) keep(n);
         else setText(String(value));
       }}
     />

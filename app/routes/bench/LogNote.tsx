@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { BenchNote, MeasuredLength } from "core/job";
-import { parseLength, bareModel } from "core/units";
+import { parseLength, bareModel, parseNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { sendPicture } from "~/sources/sendFile";
@@ -85,7 +85,7 @@ export function LogNote({ step, done }: { step?: ShownStep; done?: () => void })
 /** How long a step took: the next plan of the evenings goes by it. */
 function Took({ keep }: { keep: (minutes: number) => void }) {
   const [text, setText] = useState("");
-  const n = Number(text.replace(",", "."));
+  const n = parseNumber(text);
   return (
     <form
       className="mt-2 flex items-end gap-2 text-[15px]"

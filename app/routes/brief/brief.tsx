@@ -1,6 +1,6 @@
 import { lazy, Suspense, useState } from "react";
 import { useSearchParams } from "react-router";
-import { scaleLabel, SCALES } from "core/units";
+import { scaleLabel, SCALES, parseNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
@@ -86,7 +86,7 @@ function TheJob() {
               label="Ratio, 1 to"
               value={String(b.scale.ratio)}
               keep={(t) => {
-                const r = Number(t.replace(",", ".").replace(/^1:/, ""));
+                const r = parseNumber(t.replace(/^\s*1:/, ""));
                 if (!(r >= 1 && r <= 1000))
                   return [`Read “${t}”; write a number from 1 to 1000, such as 43.5 for 1:43.5.`];
                 edit("Change the scale", (d) => void (d.brief.scale = { id: "custom", ratio: r }));

@@ -1,3 +1,4 @@
+import { parseNumber } from "core/units";
 import { useState } from "react";
 import { toast } from "sonner";
 import type { PaperId } from "core/drawing";
@@ -22,8 +23,8 @@ export function Labels({ paper }: { paper: PaperId }) {
   const keep =
     (k: keyof Grid, least: number, most: number, whole: boolean) =>
     (t: string): readonly string[] | void => {
-      const n = Number(t.replace(",", ".").replace(/\s*mm$/, ""));
-      if (!(t.trim() !== "" && n >= least && n <= most && (!whole || Number.isInteger(n)))) return [`Read “${t}”; write ${whole ? "a whole number" : "mm"} from ${least} to ${most}.`]; // prettier-ignore
+      const n = parseNumber(t, "mm");
+      if (!(n >= least && n <= most && (!whole || Number.isInteger(n)))) return [`Read “${t}”; write ${whole ? "a whole number" : "mm"} from ${least} to ${most}.`]; // prettier-ignore
       const next = { ...grid, [k]: n };
       setGrid(next);
       keepLabelGrid(next);

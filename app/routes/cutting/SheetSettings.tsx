@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { sheetSizes, USUAL_CUTTING, type SheetJob } from "core/jigs/sheetParts";
 import type { SheetCuttingDoc } from "core/job";
-import { bareModel, parseLength } from "core/units";
+import { bareModel, parseLength, parseNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
@@ -116,7 +116,7 @@ function Sizes({ stock, sizes, own, change }: Props) {
             value={s.price ? String(s.price) : ""}
             placeholder="by area"
             keep={(t) => {
-              const n = t.trim() === "" ? 0 : Number(t.replace(",", "."));
+              const n = t.trim() === "" ? 0 : parseNumber(t);
               return n >= 0 && n <= 1e6 ? set("Price of a sheet", (r) => void (r[i]!.price = n)) : [`Read “${t}”; write a price such as 1.20.`]; // prettier-ignore
             }}
           />

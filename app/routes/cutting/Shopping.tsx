@@ -11,7 +11,7 @@ import {
 import type { ItemPlan } from "core/cutting";
 import type { NestResult } from "core/nesting";
 import type { StockItem } from "core/lumber";
-import { printNumber, type Units } from "core/units";
+import { printNumber, type Units, parseNumber } from "core/units";
 import { post } from "~/job/post";
 import type { DrawerState } from "~/job/useDrawer";
 import type { ShownSheets } from "~/job/useSheetPlans";
@@ -108,8 +108,8 @@ export function Shopping({
           value={String(spare)}
           hint="Sticks break and cuts go wrong."
           keep={(t) => {
-            const n = Number(t.replace(",", ".").replace(/\s*%$/, ""));
-            if (!(t.trim() !== "" && n >= 0 && n <= 300)) return [`Read “${t}”; write a share from 0 to 300 percent.`];
+            const n = parseNumber(t, "%");
+            if (!(n >= 0 && n <= 300)) return [`Read “${t}”; write a share from 0 to 300 percent.`];
             setSpare(n);
           }}
         />

@@ -1,23 +1,38 @@
-import { useState } from "react";
+import { Fragment, useState } from "react";
 import { Form } from "react-router";
-import { materialOf, MATERIALS, type Material } from "core/drawer";
-import { catalogue, SERIES, SHEETS, type SeriesId } from "core/lumber";
+import { MATERIALS, stickLot, type Lot, type Material } from "core/drawer";
+import { itemsOf, SERIES, SHEETS, type SeriesId } from "core/lumber";
 import { parseLength, scaleOf, SCALES } from "core/units";
+import { OWN_FORMS, OWN_SIZES, ownSection, type OwnForm } from "~/ui/ownSection";
 
 const OWN = "own";
 type From = SeriesId | "sheet" | typeof OWN;
 const number = (x: number): string => String(Number(x.toFixed(4)));
 
+const asRow = (l: Lot): Record<string, string> => Object.fromEntries(Object.entries(l).map(([k, v]) => [k, typeof v === "number" ? number(v) : String(v)])); // prettier-ignore
+/** The id of what was typed, or why it is none. */
+function sectionTyped(
+  form: OwnForm,
+  own: { readonly material: Material; readonly sizes: readonly string[] },
+): { readonly id?: string; readonly wrong?: string } {
+  // prettier-ignore
+  try {
+    return { id: ownSection(form, own.material === "wood" ? "wood" : "styrene", own.sizes, "mm") };
+  } catch (e) {
+    return { wrong: (e as Error).message };
+  }
+}
 /** What comes into the drawer: from the series, or of any size of one's own, typed in any notation. */
 export function AddToDrawer({ busy }: { busy: boolean }) {
   const [from, setFrom] = useState<From>("scale");
   const [scale, setScale] = useState("HO");
   const [item, setItem] = useState("");
-  const [own, setOwn] = useState<{ form: "strip" | "round" | "sheet"; material: Material; name: string; thickness: string; width: string }>({ form: "strip", material: "wood", name: "", thickness: "", width: "" }); // prettier-ignore
+  const [own, setOwn] = useState<{ form: OwnForm | "sheet"; material: Material; name: string; sizes: readonly string[] }>({ form: "strip", material: "wood", name: "", sizes: ["", "", "", ""] }); // prettier-ignore
+  const [said, setSaid] = useState("");
   const [long, setLong] = useState("");
   const [wide, setWide] = useState("");
   const at = scaleOf(scale);
-  const sticks = from === OWN || from === "sheet" ? [] : catalogue(at).filter((i) => i.series === from);
+  const sticks = from === OWN || from === "sheet" ? [] : [...itemsOf(from, at)];
   const stick = sticks.find((i) => i.id === item) ?? sticks[0];
   const sheet = from === "sheet" ? (SHEETS.find((s) => s.id === item) ?? SHEETS[0]!) : undefined;
   const sizes = sheet ? sheet.sizes.map(([a, b]) => ({ a, b })) : [];
@@ -26,15 +41,27 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
     return p.ok ? number(p.mm) : text;
   };
   const form = own.form;
+  const typed = from === OWN && form !== "sheet" && form !== "strip" && form !== "round" ? sectionTyped(form, own) : {};
   const isSheet = sheet !== undefined || (from === OWN && form === "sheet");
   const usual = stick ? number(stick.lengths[0]!) : sheet ? number(sizes[0]!.b) : "";
   const usualWide = sheet ? number(sizes[0]!.a) : "";
   // what is sent is what the server reads of a table's row
   const row: Readonly<Record<string, string>> = stick
-    ? { form: stick.shape === "round" ? "round" : "strip", material: materialOf(stick), name: stick.name, thickness: number(stick.thickness), width: number(stick.width), length: long ? mm(long) : usual } // prettier-ignore
+    ? { ...asRow(stickLot(stick, 1)), length: long ? mm(long) : usual }
     : sheet
       ? { form: "sheet", material: sheet.material, name: sheet.name, ...(sheet.texture ? { sheet: sheet.id } : {}), thickness: number(sheet.thickness), width: wide ? mm(wide) : usualWide, length: long ? mm(long) : usual } // prettier-ignore
-      : { form, material: own.material, name: own.name, thickness: mm(own.thickness), width: form === "round" ? mm(own.thickness) : form === "sheet" ? mm(wide) : mm(own.width), length: mm(long) }; // prettier-ignore
+      : form === "sheet"
+        ? {
+            form,
+            material: own.material,
+            name: own.name,
+            thickness: mm(own.sizes[0]!),
+            width: mm(wide),
+            length: mm(long),
+          }
+        : form === "strip" || form === "round"
+          ? { form, material: own.material, name: own.name, thickness: mm(own.sizes[0]!), width: mm(own.sizes[form === "round" ? 0 : 1]!), length: mm(long) } // prettier-ignore
+          : { section: typed.id ?? "", name: own.name, length: mm(long) };
   const field = (label: string, value: string, set: (t: string) => void, width: string, placeholder = "") => (
     <label className="flex flex-col text-[15px]">
       {label}
@@ -47,7 +74,15 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
     </label>
   );
   return (
-    <Form method="post" action="/drawer" className="mt-4 border-l-[3px] border-edge bg-shade px-4 py-3">
+    <Form
+      method="post"
+      action="/drawer"
+      className="mt-4 border-l-[3px] border-edge bg-shade px-4 py-3"
+      onSubmit={(e) => {
+        setSaid(typed.wrong ?? "");
+        if (typed.wrong) e.preventDefault();
+      }}
+    >
       <h2 className="label">Add to the drawer</h2>
       <input type="hidden" name="do" value="add" />
       {Object.entries(row).map(([k, v]) => (
@@ -64,7 +99,7 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
               setItem("");
             }}
           >
-            {SERIES.filter((s) => s.id !== "tube" && s.id !== "own").map((s) => (
+            {SERIES.filter((s) => s.id !== "own").map((s) => (
               <option key={s.id} value={s.id}>
                 {s.name}
               </option>
@@ -106,8 +141,10 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
                 value={form}
                 onChange={(e) => setOwn({ ...own, form: e.target.value as typeof form })}
               >
-                {["strip", "round", "sheet"].map((f) => (
-                  <option key={f}>{f}</option>
+                {[...Object.entries(OWN_FORMS), ["sheet", "sheet"]].map(([f, words]) => (
+                  <option key={f} value={f}>
+                    {words}
+                  </option>
                 ))}
               </select>
             </label>
@@ -124,14 +161,17 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
               </select>
             </label>
             {field("Called", own.name, (name) => setOwn({ ...own, name }), "!w-48", "coffee stirrer")}
-            {field(
-              form === "round" ? "Diameter" : "Thickness",
-              own.thickness,
-              (thickness) => setOwn({ ...own, thickness }),
-              "!w-28",
-              "1.5 mm",
-            )}
-            {form === "strip" && field("Width", own.width, (width) => setOwn({ ...own, width }), "!w-28", "4.7 mm")}
+            {(form === "sheet" ? ["Thickness"] : OWN_SIZES[form]).map((label, i) => (
+              <Fragment key={label}>
+                {field(
+                  label,
+                  own.sizes[i]!,
+                  (t) => setOwn({ ...own, sizes: own.sizes.map((x, k) => (k === i ? t : x)) }),
+                  "!w-28",
+                  i === 0 ? "1.5 mm" : "4.7 mm",
+                )}
+              </Fragment>
+            ))}
           </>
         )}
         {isSheet && field("Across its lines", wide, setWide, "!w-32", usualWide ? `${usualWide} mm` : "150 mm")}
@@ -152,6 +192,11 @@ export function AddToDrawer({ busy }: { busy: boolean }) {
           Add
         </button>
       </div>
+      {said && (
+        <p role="alert" className="mt-1 text-[15px] text-fault">
+          {said}
+        </p>
+      )}
       <p className="mt-1 text-[14px] text-ink-2">
         A bare number is millimetres of the model; 1/16 in, .040 in and 11 in are read as well.
       </p>

@@ -63,6 +63,33 @@ describe("the drawer", () => {
     expect((await screen.findByRole("alert")).textContent).toMatch(/thickness “thin” is no size in mm; write a number above 0, up to 500\./); // prettier-ignore
     expect(ledger()).toHaveLength(before);
   });
+  it("takes in tubes of the series and shapes of one's own, and refuses a shape that is none in words", async () => {
+    const user = open();
+    await row("Scale lumber, HO 12×12");
+    await user.selectOptions(screen.getByLabelText("From"), "tube");
+    await user.selectOptions(screen.getByLabelText("Size"), "tube/pipe/50");
+    await user.click(screen.getByRole("button", { name: "Add" }));
+    await row("Plastic pipe 50 mm");
+    await user.selectOptions(screen.getByLabelText("From"), "own");
+    await user.selectOptions(screen.getByLabelText("Form"), "I");
+    const type = async (sizes: readonly string[]): Promise<void> => {
+      for (const [i, label] of ["Depth", "Flanges reach", "Web thick", "Flanges thick"].entries()) {
+        await user.clear(screen.getByLabelText(label));
+        await user.type(screen.getByLabelText(label), sizes[i]!);
+      }
+      await user.clear(screen.getByLabelText("Length"));
+      await user.type(screen.getByLabelText("Length"), "250");
+      await user.click(screen.getByRole("button", { name: "Add" }));
+    };
+    const before = ledger().length;
+    await type(["2", "3", "0,4", "0.4"]);
+    expect((await screen.findByRole("alert")).textContent).toMatch(/flanges reach 3 mm and the shape is 2 mm deep/);
+    expect(ledger()).toHaveLength(before);
+    await type(["1/8 in", "2", "0,4", "0.4"]);
+    await row("Own wood I shape, 3.175 × 2 mm");
+    expect(lots().filter((l) => /pipe|shape/.test(l))).toEqual(["1 Plastic pipe 50 mm, 1000.0 mm long", "1 Own wood I shape, 3.175 × 2 mm, web 0.4, flange 0.4, 250.0 mm long"]); // prettier-ignore
+    expect(inDrawer().map((h) => h.lot.section).filter(Boolean)).toEqual(["tube/pipe/50", "shape/own/wood/I/3.175x2/0.4/0.4"]); // prettier-ignore
+  });
   it("counts anew, with a place and a price, and takes a line back", async () => {
     const user = open();
     const lot = await row("Scale lumber, HO 12×12");
@@ -73,11 +100,15 @@ describe("the drawer", () => {
     await user.type(lot.getByLabelText(/^Price of/), "0,65");
     await user.click(lot.getByRole("button", { name: /^Keep/ }));
     await screen.findByText(/counted anew/);
-    expect(inDrawer()[0]).toMatchObject({ count: 4, place: "tray 3", price: 0.65 });
+    expect(inDrawer().find((h) => h.lot.name === "Scale lumber, HO 12×12")).toMatchObject({
+      count: 4,
+      place: "tray 3",
+      price: 0.65,
+    });
     await screen.findByText("What has a price is worth 2.60 together.");
     await user.click(screen.getAllByRole("button", { name: /^Take back: Scale lumber.*counted anew/ })[0]!);
     await screen.findByDisplayValue("6");
-    expect(inDrawer()[0]).toMatchObject({ count: 6 });
+    expect(inDrawer().find((h) => h.lot.name === "Scale lumber, HO 12×12")).toMatchObject({ count: 6 });
     const bad = (await row("Scale lumber, HO 12×12")).getByLabelText(/^Count of/);
     await user.clear(bad);
     await user.type(bad, "some");
@@ -102,7 +133,9 @@ describe("the drawer", () => {
   });
   it("goes out as a table and comes in again, whole or not at all", async () => {
     const text = new TextDecoder("utf-8", { ignoreBOM: true }).decode(await csv().arrayBuffer());
-    expect(text.split("\r\n")[0]).toBe("\uFEFFform,material,name,sheet,thickness,width,length,count,price,place,note");
+    expect(text.split("\r\n")[0]).toBe(
+      "\uFEFFform,material,name,sheet,section,thickness,width,length,count,price,place,note",
+    );
     const before = lots();
     const table = (body: string): FormData => {
       const form = new FormData();

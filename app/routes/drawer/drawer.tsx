@@ -2,7 +2,7 @@ import Papa from "papaparse";
 import { useRef, useState } from "react";
 import { data, Form, Link, useActionData, useLocation, useNavigation, useSubmit } from "react-router";
 import { lotWords, readDrawerRows, readLot, type Movement } from "core/drawer";
-import { printMm, model } from "core/units";
+import { printMm, model, parseNumber } from "core/units";
 import { formOf, TooLarge } from "~/data/body.server";
 import { enter, inDrawer, leastOffcut, ledger, setLeastOffcut, undoLine } from "~/data/drawer.server";
 import { faultWords } from "~/data/faults.server";
@@ -64,7 +64,7 @@ async function act(form: FormData) {
         const n = Number(word("count"));
         if (!(Number.isInteger(n) && n >= 0 && n <= 1e6)) throw new Error(`Read “${word("count")}”; write how many there are, a whole number.`); // prettier-ignore
         const [place, note] = [word("place").slice(0, 200), word("note").slice(0, 200)];
-        const price = word("price") === "" ? undefined : Number(word("price").replace(",", "."));
+        const price = word("price") === "" ? undefined : parseNumber(word("price"));
         if (price !== undefined && !(price >= 0 && price <= 1e6)) throw new Error(`Read “${word("price")}”; write a price such as 1.20.`); // prettier-ignore
         const same = n === h.count && place === h.place && note === h.note && price === h.price;
         if (!same) enter([{ lot: readLot({ ...h.lot }), count: n - h.count, why: "counted", place, note, ...(price === undefined ? {} : { price }) }]); // prettier-ignore
@@ -72,11 +72,7 @@ async function act(form: FormData) {
     case "undo":
       return undoLine(word("line")) ? { done: "undone" } : { sentence: "This line is taken back already." };
     case "least": {
-      const mm = Number(
-        word("least")
-          .replace(",", ".")
-          .replace(/\s*mm$/, ""),
-      );
+      const mm = parseNumber(word("least"), "mm");
       if (!(mm >= 0 && mm <= 2000))
         return { sentence: `Read “${word("least")}”; write a length in mm from 0 to 2000.` };
       setLeastOffcut(mm);

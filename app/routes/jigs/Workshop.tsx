@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState, type ReactNode } from "react";
 import { toast } from "sonner";
-import { printNumber } from "core/units";
+import { printNumber, parseNumber } from "core/units";
 import {
   makeJig,
   platesFile,
@@ -163,9 +163,8 @@ export function Workshop({ tabs }: { tabs: ReactNode }) {
                 value={printNumber(own[f.id]!, f.unit === "count" ? 0 : 2)}
                 hint={f.hint || undefined}
                 keep={(t) => {
-                  const n = Number(t.replace(",", ".").replace(/\s*°$/, ""));
-                  const good =
-                    t.trim() !== "" && n >= f.min && n <= f.max && (f.unit !== "count" || Number.isInteger(n));
+                  const n = parseNumber(t, "°");
+                  const good = n >= f.min && n <= f.max && (f.unit !== "count" || Number.isInteger(n));
                   if (!good)
                     return [
                       `Read “${t}”; it may be ${f.unit === "count" ? "a whole number " : ""}from ${f.min} to ${f.max}.`,

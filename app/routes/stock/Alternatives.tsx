@@ -5,11 +5,14 @@ import {
   effectWords,
   matches,
   matchOf,
-  ownId,
   ownItem,
   parseNominal,
   sectionError,
   SERIES,
+  SHAPE_FORMS,
+  shapeMatches,
+  shapeOf,
+  stockItem,
   wantedSection,
   waysFor,
   WAYS,
@@ -18,11 +21,12 @@ import {
   type StockChoice,
   type StockItem,
 } from "core/lumber";
-import { bareModel, parseLength, printNumber, scaleLabel } from "core/units";
+import { bareModel, printNumber, scaleLabel } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { post } from "~/job/post";
 import { useDrawer } from "~/job/useDrawer";
 import { useUnits } from "~/job/units";
+import { OWN_FORMS, OWN_SIZES, ownSection, type OwnForm } from "~/ui/ownSection";
 
 /** How many are shown at most. */
 const SHOWN = 14;
@@ -40,12 +44,17 @@ export function Alternatives({ name }: { name: string }) {
     const offered = matches(wanted, all ? SERIES.map((s) => s.id) : doc.stock.series, design.scale);
     // what lies in the drawer and is of no series, and what was typed for another section
     const own = [...(drawer?.held ?? []).flatMap((h) => itemOfLot(h.lot) ?? []), ...Object.values(doc.stock.choices).flatMap((c) => ownItem(c.item) ?? [])]; // prettier-ignore
-    const fresh = own.filter((i, n) => (i.shape === "round") === (wanted.round === true) && own.findIndex((o) => o.id === i.id) === n && !offered.some((m) => m.plies === 1 && Math.abs(m.item.thickness - i.thickness) < 0.011 && Math.abs(m.item.width - i.width) < 0.011)); // prettier-ignore
+    const fresh = own.filter((i, n) => !i.profile && (i.shape === "round") === (wanted.round === true) && own.findIndex((o) => o.id === i.id) === n && !offered.some((m) => m.plies === 1 && Math.abs(m.item.thickness - i.thickness) < 0.011 && Math.abs(m.item.width - i.width) < 0.011)); // prettier-ignore
     return [...offered, ...fresh.map((i) => matchOf(i, 1, "thickness", wanted, design.scale))]
       .filter((m) => !laminated || m.plies === 2)
       .sort((a, b) => apart(a.error, wanted) - apart(b.error, wanted))
       .slice(0, SHOWN);
   }, [wanted.thickness, wanted.width, all, laminated, doc.stock, design.scale, drawer]);
+  const shapes = useMemo(() => {
+    const held = [...(drawer?.held ?? []).flatMap((h) => itemOfLot(h.lot) ?? []), ...Object.values(doc.stock.choices).flatMap((c) => shapeOf(c.item) ?? [])]; // prettier-ignore
+    const own = held.filter((i, n) => i.profile && i.id.startsWith("shape/own/") && held.findIndex((o) => o.id === i.id) === n); // prettier-ignore
+    return shapeMatches(wanted, own, design.scale).slice(0, SHOWN);
+  }, [wanted.thickness, wanted.width, doc.stock.choices, design.scale, drawer]);
   const ways = useMemo(() => {
     const lying = (drawer?.held ?? []).flatMap((h) => itemOfLot(h.lot) ?? []);
     // what is ripped is of what the rest of the job is of
@@ -60,6 +69,30 @@ export function Alternatives({ name }: { name: string }) {
       `${name} from ${m.item.name}`,
       (d) => void (d.stock.choices[name] = { item: m.item.id, plies: m.plies, along: m.along }),
     );
+  const row = (m: Match) => {
+    const e = sectionError(wanted, m.section, design.scale);
+    return (
+      <li key={`${m.item.id}-${m.plies}-${m.along}`} className="row">
+        <button
+          aria-pressed={same(m)}
+          onClick={() => choose(m)}
+          className={`flex w-full items-center gap-2 px-1 py-1.5 text-left text-[15px] hover:bg-shade ${same(m) ? "font-semibold text-vermilion" : ""}`}
+        >
+          <span className="min-w-0 flex-1">
+            {same(m) ? "● " : ""}
+            {m.plies === 2
+              ? `Two plies of ${m.item.name}, ${m.along === "thickness" ? "face to face" : "side by side"}`
+              : m.item.name}
+            <span className="block text-[14px] font-normal text-ink-2">
+              {M(m.section.thickness, 2)} × {M(m.section.width, 2)}
+              {has(m) && <span className="text-verdigris"> · in the drawer</span>}
+            </span>
+          </span>
+          <span className="whitespace-nowrap">{printNumber(e.worstPercent, 1)} % off</span>
+        </button>
+      </li>
+    );
+  };
   return (
     <section>
       <h2 className="label">What would do for {name}</h2>
@@ -96,32 +129,14 @@ export function Alternatives({ name }: { name: string }) {
           only of two plies
         </label>
       </div>
-      <ul>
-        {list.map((m) => {
-          const e = sectionError(wanted, m.section, design.scale);
-          return (
-            <li key={`${m.item.id}-${m.plies}-${m.along}`} className="row">
-              <button
-                aria-pressed={same(m)}
-                onClick={() => choose(m)}
-                className={`flex w-full items-center gap-2 px-1 py-1.5 text-left text-[15px] hover:bg-shade ${same(m) ? "font-semibold text-vermilion" : ""}`}
-              >
-                <span className="min-w-0 flex-1">
-                  {same(m) ? "● " : ""}
-                  {m.plies === 2
-                    ? `Two plies of ${m.item.name}, ${m.along === "thickness" ? "face to face" : "side by side"}`
-                    : m.item.name}
-                  <span className="block text-[14px] font-normal text-ink-2">
-                    {M(m.section.thickness, 2)} × {M(m.section.width, 2)}
-                    {has(m) && <span className="text-verdigris"> · in the drawer</span>}
-                  </span>
-                </span>
-                <span className="whitespace-nowrap">{printNumber(e.worstPercent, 1)} % off</span>
-              </button>
-            </li>
-          );
-        })}
-      </ul>
+      <ul>{list.map((m) => row(m))}</ul>
+      {shapes.length > 0 && (
+        <details className="mt-3">
+          <summary className="label cursor-pointer">As a shape: I, H, channel or angle</summary>
+          <p className="text-[14px] text-ink-2">The nearest by their outsides; they are framed with their flanges.</p>
+          <ul>{shapes.map((m) => row(m))}</ul>
+        </details>
+      )}
       <OwnSize
         key={name}
         name={name}
@@ -167,36 +182,23 @@ function ForAllJobs({ name, choice }: { name: string; choice: StockChoice }) {
   );
 }
 
-/** A stick of any size that one has, typed: the frame takes it like any other. */
+/** A stick of any size and shape that one has, typed: the frame takes it like any other. */
 function OwnSize({ name, round, take }: { name: string; round: boolean; take: (item: StockItem) => void }) {
-  const { doc } = useJob();
+  const { doc, design } = useJob();
   const [material, setMaterial] = useState<OwnMaterial>("wood");
-  const [sides, setSides] = useState<readonly [string, string]>(["", ""]);
+  const [chosen, setForm] = useState<OwnForm>("strip");
+  const form = round ? "round" : chosen;
+  const [sides, setSides] = useState<readonly string[]>(["", "", "", ""]);
   const [said, setSaid] = useState("");
-  const bare = bareModel(doc.brief.units.model);
   const use = (): void => {
-    const read = (round ? [sides[0], sides[0]] : sides).map((t) => parseLength(t, bare));
-    const bad = read.find((p) => !p.ok);
-    if (bad && !bad.ok) return setSaid(bad.error);
     try {
-      const [a, b] = read.map((p) => (p.ok ? p.mm : 0)) as [number, number];
-      take(ownItem(ownId(material, a, b, round))!);
+      take(stockItem(design.scale, ownSection(form, material, sides, bareModel(doc.brief.units.model)))!);
       setSaid("");
-      setSides(["", ""]);
+      setSides(["", "", "", ""]);
     } catch (e) {
       setSaid((e as Error).message);
     }
   };
-  const field = (i: 0 | 1, label: string) => (
-    <label className="flex flex-col">
-      {label}
-      <input
-        className="field"
-        value={sides[i]}
-        onChange={(e) => setSides(i === 0 ? [e.target.value, sides[1]] : [sides[0], e.target.value])}
-      />
-    </label>
-  );
   return (
     <form
       className="mt-3 text-[15px]"
@@ -206,9 +208,19 @@ function OwnSize({ name, round, take }: { name: string; round: boolean; take: (i
       }}
     >
       <h3 className="label">One of your own</h3>
-      <div className="grid grid-cols-3 gap-2">
-        {field(0, round ? "Diameter" : "Thickness")}
-        {!round && field(1, "Width")}
+      <div className="grid grid-cols-2 gap-2">
+        {!round && (
+          <label className="flex flex-col">
+            Form
+            <select className="field" value={form} onChange={(e) => setForm(e.target.value as OwnForm)}>
+              {(["strip", ...SHAPE_FORMS] as const).map((f) => (
+                <option key={f} value={f}>
+                  {OWN_FORMS[f]}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         <label className="flex flex-col">
           Of
           <select className="field" value={material} onChange={(e) => setMaterial(e.target.value as OwnMaterial)}>
@@ -216,6 +228,16 @@ function OwnSize({ name, round, take }: { name: string; round: boolean; take: (i
             <option>styrene</option>
           </select>
         </label>
+        {OWN_SIZES[form].map((label, i) => (
+          <label key={label} className="flex flex-col">
+            {label}
+            <input
+              className="field"
+              value={sides[i]}
+              onChange={(e) => setSides(sides.map((t, k) => (k === i ? e.target.value : t)))}
+            />
+          </label>
+        ))}
       </div>
       {said && (
         <p role="alert" className="mt-0.5 text-[14px] text-fault">

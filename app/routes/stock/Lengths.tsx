@@ -1,6 +1,6 @@
 import { type StockItem } from "core/lumber";
 import { stockLengths } from "core/cutting";
-import { bareModel, parseLength } from "core/units";
+import { bareModel, parseLength, parseNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { TextField } from "~/ui/Fields";
@@ -23,8 +23,8 @@ export function Lengths({ item }: { item: StockItem }) {
     });
   const bare = bareModel(job.doc.brief.units.model);
   const number = (t: string, whole: boolean): number => {
-    const n = Number(t.replace(",", "."));
-    return t.trim() !== "" && n >= 0 && n <= 1e6 && (!whole || Number.isInteger(n)) ? n : NaN;
+    const n = parseNumber(t);
+    return n >= 0 && n <= 1e6 && (!whole || Number.isInteger(n)) ? n : NaN;
   };
   return (
     <section className="mt-6 max-w-2xl">

@@ -50,6 +50,25 @@ describe("the stock", () => {
     await job.user.click(screen.getByRole("button", { name: /Two plies of Scale lumber, HO 6×12, face to face/ }));
     expect(cells("12×12")[2]).toMatch(/^Two plies of Scale lumber, HO 6×12/);
   });
+  it("frames a timber of a shape, sold or of one's own, and says what is wrong with one that is none", async () => {
+    const job = await open();
+    await job.user.click(screen.getByText("As a shape: I, H, channel or angle"));
+    await job.user.click(screen.getByRole("button", { name: /^Styrene H shape \.156/ }));
+    expect(cells("12×12")[2]).toMatch(/^Styrene H shape \.156 × \.156 in/);
+    expect((await job.kept()).stock.choices["12×12"]).toMatchObject({ item: "shape/H/156" });
+    await job.user.selectOptions(screen.getByLabelText("Form"), "channel");
+    const use = async (sizes: readonly string[]): Promise<void> => {
+      for (const [i, label] of ["Depth", "Flanges reach", "Web thick", "Flanges thick"].entries()) {
+        await job.user.clear(screen.getByLabelText(label));
+        await job.user.type(screen.getByLabelText(label), sizes[i]!);
+      }
+      await job.user.click(screen.getByRole("button", { name: "Cut 12×12 from it" }));
+    };
+    await use(["4", "3", "thick", "0.5"]);
+    expect(screen.getByRole("alert").textContent).toMatch(/^Web thick: Read “thick”/);
+    await use(["4", "3", "0,5", "0.5 mm"]);
+    expect((await job.kept()).stock.choices["12×12"]).toMatchObject({ item: "shape/own/wood/channel/4x3/0.5/0.5" });
+  });
   it("takes lengths, counts and prices as people type them", async () => {
     const job = await open();
     await job.type("Length 1", "22 in");

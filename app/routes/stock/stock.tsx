@@ -1,5 +1,5 @@
 import { useSearchParams } from "react-router";
-import { parseNominal, strippedItem, SERIES, wantedSection } from "core/lumber";
+import { parseNominal, strippedItem, STRIP_SERIES, type SERIES, wantedSection } from "core/lumber";
 import { printNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
@@ -44,7 +44,7 @@ export default function Stock() {
           <fieldset>
             <legend className="label">Matched from</legend>
             <div className="flex flex-wrap gap-x-4">
-              {SERIES.filter((s) => s.id !== "round" && s.id !== "tube" && s.id !== "own").map((s) => (
+              {STRIP_SERIES.map((s) => (
                 <label key={s.id} className="flex min-h-[28px] items-center gap-1.5 text-[15px]">
                   <input
                     type="checkbox"

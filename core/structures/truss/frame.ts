@@ -61,8 +61,12 @@ function roleSection(l: TrussLayout, role: string): ChordSection {
 }
 /** Channels of both trusses of a bridge turn their backs to each other. */
 const mirrored = (components: ChordSection["components"]): ChordSection["components"] =>
-  components.some((c) => c.name === "web")
-    ? components.map((c) => ({ ...c, at: [c.at[0], model(-c.at[1])] }))
+  components.some((c) => c.name === "web" || c.profile)
+    ? components.map((c) => ({
+        ...c,
+        at: [c.at[0], model(-c.at[1])],
+        ...(c.profile ? { profile: { ...c.profile, turned: !c.profile.turned } } : {}),
+      }))
     : components;
 const LETTERS: Readonly<Record<string, string>> = {
   "bottom chord": "B",

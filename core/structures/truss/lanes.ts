@@ -1,3 +1,4 @@
+import { profileBoxes } from "../../frame";
 import { NEAR } from "../../geometry";
 import type { ChordSection, TrussLayout } from "./layout";
 import type { TrussValues } from "./parameters";
@@ -38,7 +39,15 @@ export function lanesOf(v: TrussValues, l: TrussLayout, w: Web): number[] {
 }
 /** Whether a rod so thick at y across a truss goes through wood of a chord, and not between its plies. */
 export const pierces = (s: ChordSection, y: number, thick: number): boolean =>
-  s.components.some((c) => Math.abs(c.at[1] - y) < (c.w + thick) / 2 - NEAR);
+  wood(s).some((c) => Math.abs(c.at - y) < (c.w + thick) / 2 - NEAR);
 /** What of a chord such a rod would cut in two: a ply or a web that is no thicker than it. */
-export const parted = (s: ChordSection, y: number, thick: number): ChordSection["components"][number] | undefined =>
-  s.components.find((c) => Math.abs(c.at[1] - y) + c.w / 2 < thick / 2 + NEAR);
+export const parted = (
+  s: ChordSection,
+  y: number,
+  thick: number,
+): { readonly name: string; readonly w: number } | undefined =>
+  // prettier-ignore
+  wood(s).find((c) => Math.abs(c.at - y) + c.w / 2 < thick / 2 + NEAR);
+/** What of a section stands across a truss: its plies and strips, of a shape its web and flanges. */
+const wood = (s: ChordSection): readonly { readonly name: string; readonly w: number; readonly at: number }[] =>
+  s.components.flatMap((c) => profileBoxes(c).map((b) => ({ name: c.profile ? b.name : c.name, w: b.size[1], at: c.at[1] + b.at[1] }))); // prettier-ignore

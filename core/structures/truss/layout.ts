@@ -1,4 +1,4 @@
-import type { Component } from "../../frame";
+import { profileBoxes, type Component } from "../../frame";
 import type { Vec2, Vec3 } from "../../geometry";
 import { model, prototype, toModel, type Model } from "../../units";
 import type { Context } from "../kind";
@@ -53,9 +53,15 @@ export interface ChordSection {
   readonly nominal: readonly [number, number];
 }
 
+/** Which shapes a chord is cut from that is to be I sections, channels or boxes. */
+const SHAPES_OF: Readonly<Record<string, readonly string[]>> = { I: ["I", "H"], channel: ["channel"], box: [] }; // prettier-ignore
 /** Chord of plies side by side with packing between, or built up of strips. Model mm. */
 export function chordSection(v: TrussValues, ctx: Context, mm: (p: number) => number): ChordSection {
   const ply = timberOf(v.chord, ctx.stock(v.chord));
+  const milled = ply.components.length === 1 ? ply.components[0]!.profile : undefined;
+  // a shape chosen in Stock is what the chord is, where the chord is to be such a shape
+  if (milled && v.chordShape !== "plies" && SHAPES_OF[v.chordShape]?.includes(milled.form))
+    return { v: ply.v, w: ply.w, components: ply.components.map((c) => ({ ...c, profile: { ...milled, turned: true } })), nominal: ply.nominal }; // prettier-ignore
   if (v.chordShape === "plies") {
     const gap = mm(v.packing);
     const w = v.chordPlies * ply.w + (v.chordPlies - 1) * gap;
@@ -69,6 +75,8 @@ export function chordSection(v: TrussValues, ctx: Context, mm: (p: number) => nu
             w: ply.w,
             at: [model(0), model((i - (v.chordPlies - 1) / 2) * (ply.w + gap))],
             stock,
+            // backs outward, for braces to meet
+            ...(milled ? { profile: { ...milled, turned: i >= v.chordPlies / 2 } } : {}),
           }));
     return { v: ply.v, w, components, nominal: ply.nominal };
   }
@@ -138,17 +146,24 @@ export function trussLayout(v: TrussValues, ctx: Context): TrussLayout {
       };
     }),
   );
-  const web = v.chordShape === "I" ? chord.components.find((c) => c.name === "web") : undefined;
   return {
     topology,
     chord,
-    inner: web ? { part: "#web", v: web.v, w: web.w } : { part: "", v: chord.v, w: chord.w },
+    inner: innerOf(v, chord),
     timbers,
     sides,
     bearing,
     starts,
     mm,
   };
+}
+/** What of a chord braces meet from inside: the web of an I, milled or built up. */
+function innerOf(v: TrussValues, chord: ChordSection): TrussLayout["inner"] {
+  const [only, more] = chord.components;
+  const milled = !more && only?.profile && ["I", "H"].includes(only.profile.form) ? profileBoxes(only).find((b) => b.name === "web") : undefined; // prettier-ignore
+  if (milled) return { part: "#web", v: milled.size[0], w: milled.size[1] };
+  const web = v.chordShape === "I" ? chord.components.find((c) => c.name === "web") : undefined;
+  return web ? { part: "#web", v: web.v, w: web.w } : { part: "", v: chord.v, w: chord.w };
 }
 /** Of a truss that hangs below its deck the end posts go down from the panel points over the bearings: its blocks stand outward of them. */
 function bearingOf(

@@ -157,7 +157,7 @@ export const trussSpec = {
       { value: "channel", label: "channels" },
       { value: "box", label: "boxes" },
     ],
-    help: "The last three are built up of strips.",
+    help: "The last three are built up of strips; an I, H or channel chosen in Stock for the chord timber is taken as it is.",
   }),
   chord: section({
     group: timbers,

@@ -82,7 +82,7 @@ export function realFaults(v: TrussValues, ctx: Context, lateralsLie: boolean): 
       `In the stock chosen a rod is ${printMm(vertical.w, 2)} thick and would cut ${cut.name === "web" ? "the web" : "a ply"} of the chord in two, ${printMm(cut.w, 2)} thick. ${cut.name === "web" ? "Take channels or boxes, which leave rods a way, or no counters." : "Take thinner rods, thicker plies, or an even number of plies, so that the rods pass between."}`,
     );
   const lateral = timberOf(v.lateral, ctx.stock(v.lateral), true);
-  if (v.chordShape === "I" && lateralsLie && lateral.v > l.inner.v + NEAR)
+  if (l.inner.part && lateralsLie && lateral.v > l.inner.v + NEAR)
     out.push(
       `In the stock chosen the flanges leave ${printMm(model(l.inner.v))} between them for laterals ${printMm(lateral.v)} thick: choose thinner strip for ${v.lateral} in Stock, or take boxes.`,
     );

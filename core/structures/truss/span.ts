@@ -1,3 +1,4 @@
+import { profileBoxes } from "../../frame";
 import { MODULI, solveTruss, type Material } from "../../statics";
 import type { Context } from "../kind";
 import { trussLayout } from "./layout";
@@ -40,7 +41,7 @@ export function spanUnderTrain(v: TrussValues, ctx: Context): SpanCheck | undefi
       const i = chord.points.indexOf(member.slice(role.length + 1).split("-")[0]!);
       const post = chord.roles[i] === "end post" || chord.roles[i] === "rafter";
       const parts = post ? l.timbers.endPost.components : l.chord.components;
-      return parts.reduce((s, c) => s + c.v * c.w, 0);
+      return parts.flatMap(profileBoxes).reduce((s, c) => s + c.size[0] * c.size[1], 0);
     }
     const timber = v.kind === "plank" ? l.timbers.plank : l.timbers[role as "vertical" | "diagonal" | "counter"];
     if (!timber) return 1;

@@ -1,3 +1,4 @@
+import { parseNumber } from "core/units";
 import { Link } from "react-router";
 import { placeOf } from "core/site";
 import { LengthField, TextField } from "~/ui/Fields";
@@ -82,8 +83,8 @@ export function PlaceList({
                   value={String(tidyTurn(p.place.turn))}
                   hint="Counter-clockwise, seen from above."
                   keep={(t) => {
-                    const n = Number(t.replace(",", ".").replace(/°$/, ""));
-                    if (t.trim() === "" || !Number.isFinite(n)) return [`Read “${t}”; write degrees, such as 22.5.`];
+                    const n = parseNumber(t, "°");
+                    if (!Number.isFinite(n)) return [`Read “${t}”; write degrees, such as 22.5.`];
                     change({ turn: n });
                   }}
                 />

@@ -1,6 +1,6 @@
 import { calibrated, meanScale, type Calibrated, type Calibration } from "core/prototype";
 import type { CalibrationDoc } from "core/job";
-import { printNumber } from "core/units";
+import { printNumber, parseNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
@@ -155,7 +155,7 @@ export function ScalePanel() {
           value={printNumber(c.tilt, 2).replace("−", "-")}
           hint="Counter-clockwise; the Level and Plumb tools find it."
           keep={(t) => {
-            const n = Number(t.replace(",", ".").replace("−", "-").replace("°", ""));
+            const n = parseNumber(t, "°");
             if (!(Math.abs(n) <= 180)) return [`Read “${t}”; write degrees from -180 to 180.`];
             change("Turn the drawing", (d) => void (d.calibration!.tilt = n));
           }}
