@@ -1,6 +1,6 @@
 import { format } from "prettier";
 import { AIMS } from "../core/cutting";
-import { EAVES, JOB_FORMAT, JOB_VERSION, OPENINGS } from "../core/job";
+import { COAT_KINDS, EAVES, FINISH_GROUPS, FINISH_TIMES, JOB_FORMAT, JOB_VERSION, OPENINGS } from "../core/job";
 import { MEASURES } from "../core/prototype";
 import { JOINTS, type Param } from "../core/structures";
 import { KINDS } from "../core/structures/all";
@@ -16,6 +16,7 @@ const object = (properties: Record<string, object>, optional: readonly string[] 
   required: Object.keys(properties).filter((k) => !optional.includes(k)),
   additionalProperties: false,
 });
+const word = text(1000);
 const id = { type: "string", pattern: "^[A-Za-z0-9][A-Za-z0-9-]{0,39}$" };
 const point = list(number(), { minItems: 2, maxItems: 2 });
 const hash = { type: "string", pattern: "^[0-9a-f]{64}$" };
@@ -270,12 +271,65 @@ const schema = {
           ),
         ),
       }),
+      build: object({
+        coats: list(
+          object({
+            id: word,
+            name: word,
+            kind: oneOf(...COAT_KINDS),
+            mix: word,
+            touch: number(),
+            over: number(),
+            covers: number(),
+          }),
+        ),
+        finish: list(
+          object({ structure: word, group: oneOf(...FINISH_GROUPS), when: oneOf(...FINISH_TIMES), coats: list(word) }),
+        ),
+        order: list(
+          object(
+            {
+              kind: oneOf("move", "split", "join", "add"),
+              step: word,
+              before: word,
+              with: word,
+              sticks: list(word),
+              title: word,
+              text: word,
+              minutes: number(),
+              rest: number(),
+            },
+            ["before", "with", "sticks", "title", "text", "minutes", "rest"],
+          ),
+        ),
+        masters: list(
+          object({
+            structure: word,
+            role: word,
+            by: oneOf("cast", "printed"),
+            atOnce: number(),
+            spare: number(),
+            minutes: number(),
+          }),
+        ),
+        fasteners: list(
+          object({
+            id: word,
+            structure: word,
+            joint: word,
+            kind: oneOf("pin", "dowel", "screw", "bolt", "magnet"),
+            diameter: number(),
+            length: number(),
+            count: number(),
+          }),
+        ),
+      }),
       useDrawer: { type: "boolean" },
       aside: record({ type: "string" }),
       issues: list({ type: "object" }),
       files: record({ type: "string" }),
     },
-    ["sheetCutting", "useDrawer", "issues", "files"],
+    ["sheetCutting", "build", "useDrawer", "issues", "files"],
   ),
 };
 /** The JSON schema of a job file, from the kinds' own declarations, as it is written to docs/job.schema.json. */

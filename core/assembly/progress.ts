@@ -30,13 +30,23 @@ export function lastWords(issues: readonly Issue[]): ReadonlyMap<string, Issue> 
   }
   return out;
 }
-/** What has to hold before a step: all of the sub-assembly that it lifts, and sub-assemblies that it is joined to where they stand. On a board one lays on while the glue is wet. */
-export function holdingOf(steps: readonly Step[]): (s: Step) => readonly string[] {
+/** A step that has to hold before another, or to be as strong or dry as it gets. */
+export interface Rest {
+  readonly id: string;
+  readonly until: "handle" | "full";
+}
+/** What has to hold before a step: all of the sub-assembly that it lifts, and sub-assemblies that it is joined to where they stand; a coat has to be dry to the touch, and dry enough for the next one. On a board one lays on while the glue is wet. */
+export function holdingOf(steps: readonly Step[]): (s: Step) => readonly Rest[] {
   const of = new Map(steps.map((s) => [s.id, s] as const));
   return (s) => {
     const own = s.lifts ? steps.filter((o) => o !== s && o.place === "board" && o.structure === s.structure && o.unit === s.unit) : []; // prettier-ignore
     const stand = s.place === "join" ? s.after.filter((x) => of.get(x)?.place === "join" && of.get(x)?.lifts) : [];
-    return [...own.map((o) => o.id), ...stand];
+    const coats = s.after.filter((x) => of.get(x)?.place === "finish" || of.get(x)?.place === "own");
+    const wet = s.place === "finish" ? s.after.filter((x) => of.get(x)?.place === "board" || of.get(x)?.place === "join") : []; // prettier-ignore
+    return [
+      ...[...own.map((o) => o.id), ...stand, ...wet].map((id): Rest => ({ id, until: "handle" })),
+      ...coats.map((id): Rest => ({ id, until: s.place === "finish" ? "full" : "handle" })),
+    ];
   };
 }
 /** How every step stands at a moment. `prints` are what the steps' pieces are like now. A clock runs from the time that stands in the log, so that it goes on while nothing is open. */
@@ -74,7 +84,7 @@ export function stepStates(
       out.set(s.id, { state: "waiting" });
       continue;
     }
-    const ready = Math.max(0, ...holding(s).map((x) => clock(x)?.handle ?? 0));
+    const ready = Math.max(0, ...holding(s).map((x) => clock(x.id)?.[x.until] ?? 0));
     out.set(s.id, ready > now ? { state: "drying", ready } : { state: "open" });
   }
   return out;
@@ -94,10 +104,12 @@ export function nextStep<S extends Step>(steps: readonly S[], states: ReadonlyMa
 
 /** What a step takes where nobody has measured it, minutes: to get ready, and for each piece. From memory, common practice. */
 const [READY, EACH] = [4, 1.2];
+/** The same of a coat: to get ready and clean the brush, and how much a brush covers in a minute, cm². From memory, common practice. */
+const [READY_TO_PAINT, BRUSHED] = [12, 12];
 /** Minutes that a step will take: as long as the bench's own steps took for their size, once some were timed. */
 export function minutesOf(steps: readonly Step[], issues: readonly Issue[]): (s: Step) => number {
   const of = new Map(steps.map((s) => [s.id, s] as const));
-  const guess = (s: Step): number => READY + EACH * s.sticks.length;
+  const guess = (s: Step): number => s.own?.minutes ?? (s.coat ? READY_TO_PAINT + s.coat.area / 100 / BRUSHED : READY + EACH * s.sticks.length); // prettier-ignore
   const ratios = issues.flatMap((i) => {
     const s = of.get(i.bench?.step ?? "");
     return s && i.bench?.minutes ? [i.bench.minutes / guess(s)] : [];
@@ -105,6 +117,9 @@ export function minutesOf(steps: readonly Step[], issues: readonly Issue[]): (s:
   const middle = [...ratios].sort((a, b) => a - b)[Math.floor(ratios.length / 2)] ?? 1;
   return (s) => Math.max(1, Math.round(guess(s) * middle));
 }
+/** How long after a step one has to wait, minutes. */
+const restAfter = (s: Step, until: Rest["until"], handle: (joining: string) => number): number =>
+  s.coat ? (until === "full" ? s.coat.over : s.coat.touch) : s.own ? s.own.rest : handle(s.joining);
 /** What is still to be done as tasks for evenings: each with what has to come before, and how long that has to hold. `handle` tells of a joining how long that is, minutes; what dries already is waited for. */
 export function tasksOf(
   steps: readonly Step[],
@@ -120,8 +135,13 @@ export function tasksOf(
   return open.map((s): Task => {
     const rests = new Map<string, number>();
     for (const x of s.after) if (left.has(x)) rests.set(x, 0);
-    for (const x of holding(s)) if (left.has(x)) rests.set(x, handle(left.get(x)!.joining));
-    const wet = holding(s).flatMap((x) => (left.has(x) ? [] : [((states.get(x)?.handle ?? 0) - now) / MINUTE]));
+    for (const x of holding(s)) {
+      const before = left.get(x.id);
+      if (before) rests.set(x.id, Math.max(rests.get(x.id) ?? 0, restAfter(before, x.until, handle)));
+    }
+    const wet = holding(s).flatMap((x) =>
+      left.has(x.id) ? [] : [((states.get(x.id)?.[x.until] ?? 0) - now) / MINUTE],
+    );
     const ready = Math.max(0, ...wet);
     return { id: s.id, title: s.title, minutes: minutes(s), after: [...rests].map(([id, rest]) => ({ id, rest })), ...(ready > 0 ? { ready } : {}) }; // prettier-ignore
   });

@@ -1,4 +1,5 @@
 import type { Vec3 } from "../geometry";
+import type { CoatDoc } from "../job";
 import type { Path } from "./clear";
 
 /** One step of a build: what is new in it, where it is done, and what has to be done before. */
@@ -8,8 +9,8 @@ export interface Step {
   readonly structure: string;
   /** "Front wall: 12 studs". */
   readonly title: string;
-  /** On a template, put together lying; or where it stands. */
-  readonly place: "board" | "join";
+  /** On a template, put together lying; where it stands; a coat of its finish; or what was added by hand. */
+  readonly place: "board" | "join" | "finish" | "own";
   /** The sub-assembly that it is of or that it places. */
   readonly unit: string | undefined;
   /** What is new, sticks by id. */
@@ -31,6 +32,10 @@ export interface Step {
   readonly lifts: boolean;
   /** What holds it while the glue sets, where nothing does that is there already. */
   readonly fixture: string | undefined;
+  /** What it is coated with, and how much of it, model mm². */
+  readonly coat?: CoatDoc & { readonly area: number };
+  /** Of a step added by hand: what it takes and how long it rests then, minutes. */
+  readonly own?: { readonly minutes: number; readonly rest: number };
 }
 /** A piece that cannot be brought to its place in a straight line, with what closes its way. */
 export interface NoWay {

@@ -37,9 +37,16 @@ export interface Bearing {
 const facesOf = (r: ResolvedFrame, member: string, pick: (f: SolidFace) => boolean): SolidFace[] =>
   (r.byMember.get(member) ?? []).flatMap((s) => s.parts.flatMap((p) => p.faces.filter(pick)));
 
-/** Area that two sets of flat faces share where they lie against each other, mm². */
-function sharedArea(as: readonly SolidFace[], bs: readonly SolidFace[]): number {
-  let area = 0;
+/** Where two faces lie against each other: on a plane, whose normal looks out of the first, its corners in space. */
+export interface Patch {
+  readonly plane: Plane;
+  readonly corners: readonly Vec3[];
+  /** Model mm². */
+  readonly area: number;
+}
+/** Where two sets of flat faces lie against each other. */
+export function patches(as: readonly SolidFace[], bs: readonly SolidFace[]): Patch[] {
+  const out: Patch[] = [];
   for (const f of as)
     for (const g of bs) {
       if (dot(f.plane.n, g.plane.n) > -0.999999) continue;
@@ -48,14 +55,18 @@ function sharedArea(as: readonly SolidFace[], bs: readonly SolidFace[]): number 
       const axes = axesIn(f.plane.n);
       const flatten = (c: readonly Vec3[]): Vec2[] => hull(c.map((p) => flat(p, axes)));
       const shared = clipPolygon(flatten(f.corners), flatten(g.corners));
+      if (shared.length < 3) continue;
       // long faces that are not quite parallel may still meet where they lie on each other
       const along = addScaled([0, 0, 0], f.plane.n, f.plane.d);
-      const apart = (q: Vec2): number => heightOver(g.plane, addScaled(addScaled(along, axes[0], q[0]), axes[1], q[1]));
-      if (shared.some((q) => Math.abs(apart(q)) > TOLERANCE.contact)) continue;
-      area += Math.abs(polygonArea(shared));
+      const at = (q: Vec2): Vec3 => addScaled(addScaled(along, axes[0], q[0]), axes[1], q[1]);
+      if (shared.some((q) => Math.abs(heightOver(g.plane, at(q))) > TOLERANCE.contact)) continue;
+      out.push({ plane: f.plane, corners: shared.map(at), area: Math.abs(polygonArea(shared)) });
     }
-  return area;
+  return out;
 }
+/** Area that two sets of flat faces share where they lie against each other, mm². */
+const sharedArea = (as: readonly SolidFace[], bs: readonly SolidFace[]): number =>
+  patches(as, bs).reduce((s, p) => s + p.area, 0);
 
 const total = (faces: readonly SolidFace[]): number => faces.reduce((s, f) => s + areaOf(f.corners), 0);
 

@@ -20,6 +20,7 @@ export * from "./shownEdges";
 export * from "./interference";
 export * from "./bearing";
 export * from "./pieceShape";
+export * from "./profileOf";
 export * from "./entry";
 export * from "./samePiece";
 export * from "./pieces";

@@ -1,5 +1,6 @@
 import "./allSheets";
 import { paginate, type Drawing, toDxf, toSvg, type PagePlan, type PaperId, type SheetText } from "../drawing";
+import { edgeMasks, finishParts, GROUP_WORDS, maskDrawing } from "../finish";
 import { designHash, shortHash, type Design, type StructureDesign } from "../job";
 import { feet, prototype, scaleLabel, tellIn, toModel, type Units } from "../units";
 import { singleSheet, template } from "./template";
@@ -41,7 +42,7 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
   return [
     ...(plan ? [sheet(framed[0]!, "Plan of the spot", "plan-of-the-spot", plan)] : []),
     ...framed.flatMap((s) =>
-      drawingsOf(s, d).map(({ what, drawing }) =>
+      [...drawingsOf(s, d), ...masksOf(s, d)].map(({ what, drawing }) =>
         sheet(s, `${s.structure.name}: ${what}`, `${slug(s.structure.name) || "jig"}-${slug(what)}`, drawing),
       ),
     ),
@@ -65,6 +66,16 @@ const slug = (name: string): string =>
 const drawingsOf = (s: StructureDesign, d: Design): NamedDrawing[] =>
   sheetsOfKind(s.kind.id)?.(s, d.pieces) ??
   (s.kind.builds ? buildSheets(s, d.pieces) : [{ what: "template", drawing: template(s, d.pieces) }]);
+
+/** Masks for what is glued after it is painted, and for edges where two colours meet. */
+function masksOf(s: StructureDesign, d: Design): NamedDrawing[] {
+  const parts = finishParts({ ...d, structures: [s] });
+  const faces = parts.flatMap((p): NamedDrawing[] => {
+    const drawing = maskDrawing(s, p, d.pieces);
+    return drawing ? [{ what: `masks for the ${GROUP_WORDS[p.group]}`, drawing }] : [];
+  });
+  return [...faces, ...edgeMasks(s, parts)];
+}
 
 /** Pages of a sheet on a paper. */
 export const pagesOf = (s: JigSheet, paper: PaperId): PagePlan => paginate(s.drawing, paper, s.words);

@@ -18,6 +18,7 @@ import {
   Min,
   ValidateNested,
 } from "class-validator";
+import { BuildDoc } from "./buildDoc";
 import { AIMS, type Aim } from "../cutting/aims";
 import { MEASURES, type MeasureKind } from "../prototype";
 import type { SeriesId } from "../lumber";
@@ -251,6 +252,8 @@ export class JobDoc {
   @IsObject(MISSING) @ValidateNested() @Type(() => CuttingDoc) cutting!: CuttingDoc;
   /** Left out while sheets are cut the usual way: scored and snapped, with nothing between the parts. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => SheetCuttingDoc) sheetCutting?: SheetCuttingDoc;
+  /** How it is put together and finished; left out while nothing was decided. */
+  @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => BuildDoc) build?: BuildDoc;
   /** Whether plans take what lies in the drawer; they do while this is left out. */
   @IsOptional() @IsBoolean() useDrawer?: boolean;
   /** Findings set aside, by key, with the reason. */

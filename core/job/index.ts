@@ -3,6 +3,7 @@
  * of stock and cutting model mm. Everything else is computed by designOf(doc).
  */
 export * from "./document";
+export * from "./buildDoc";
 export * from "./drawings";
 export { completed, migrate } from "./migrations";
 export * from "./error";
