@@ -50,8 +50,8 @@ for (const file of readdirSync("examples").filter((f) => f.endsWith(".json"))) {
     const t = performance.now();
     const item = stockItem(d.scale, id)!;
     const r = await planItem({ item, wanted, lengths: stockLengths(item, doc.stock.sticks[id]), settings: doc.cutting }, lp); // prettier-ignore
-    const one = r as unknown as { sticks: readonly unknown[]; proven?: boolean; lowerBound?: number };
-    seen(`${file} ${id}`, one.sticks.length, one.proven ? one.sticks.length : (one.lowerBound ?? NaN), performance.now() - t); // prettier-ignore
+    const { proven, lowerBound } = r.result as unknown as { readonly proven: boolean; readonly lowerBound: number };
+    seen(`${file} ${id}`, r.sticks.length, proven ? r.sticks.length : lowerBound, performance.now() - t);
   }
 }
 console.log(`sections of the demo jobs: ${at} of ${sets} at the bound, never more than ${most} over, slowest ${(slowest / 1000).toFixed(1)} s`); // prettier-ignore

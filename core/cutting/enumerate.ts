@@ -25,3 +25,39 @@ export function enumeratePatterns(p: IntegerProblem, most: number): Pattern[] | 
   }
   return out.filter((q) => q.counts.length > 0);
 }
+
+/** Steps that a search for tight loads may take: about a second. */
+const STEPS = 4_000_000;
+/**
+ * Every load of the one length there is that wastes no more than `slack` of it: a plan of so many sticks that all of them
+ * together have no more to spare is made of such loads alone. Undefined where there are more than `most`, or it takes too
+ * long to find them. Lengths in the problem's own whole numbers.
+ */
+export function tightPatterns(p: IntegerProblem, slack: number, most: number): Pattern[] | undefined {
+  const { sizes, demand } = p;
+  const cap = p.stock[0]!.cap;
+  // what all that is left to choose from can fill at most
+  const rest = sizes.map(() => 0);
+  for (let i = sizes.length - 1, sum = 0; i >= 0; i--) rest[i] = sum += sizes[i]! * demand[i]!;
+  const least = sizes.at(-1)!;
+  const out: Pattern[] = [];
+  const take: (readonly [number, number])[] = [];
+  let steps = STEPS;
+  const go = (i: number, room: number): boolean => {
+    if (out.length > most || steps-- <= 0) return false;
+    if (room <= slack && take.length > 0) out.push({ stock: 0, counts: [...take] });
+    if (room < least) return true;
+    for (let k = i; k < sizes.length; k++) {
+      if (sizes[k]! > room) continue;
+      if (room - rest[k]! > slack) return true;
+      for (let n = Math.min(demand[k]!, Math.floor(room / sizes[k]!)); n > 0; n--) {
+        take.push([k, n]);
+        const more = go(k + 1, room - n * sizes[k]!);
+        take.pop();
+        if (!more) return false;
+      }
+    }
+    return true;
+  };
+  return go(0, cap) ? out : undefined;
+}

@@ -1,6 +1,6 @@
 import { costStep, dualFeasibleBound, materialBound, roundUp } from "./bounds";
 import { addPatterns, generate, seeded, shake, type Pool } from "./columns";
-import { enumeratePatterns } from "./enumerate";
+import { enumeratePatterns, tightPatterns } from "./enumerate";
 import { fillPlan, firstFit } from "./fill";
 import type { LinearSolver } from "./linear";
 import {
@@ -143,6 +143,7 @@ async function search(s: Search, lp: LinearSolver, rounds: number, nodes: number
     if (done(s) || s.stopped) return;
     await dive(s, pool, nodes, 60, REPEATS);
     if (done(s) || s.stopped || !(await s.tell("searching"))) return;
+    if (!all && settledByTight(s, pool)) return;
     if (all || p.sizes.length <= WHOLE_SIZES) {
       if (!all) shake(pool, root.solution, p.demand, limits, 10);
       master.setNeeds(p.demand, limits);
@@ -160,6 +161,31 @@ async function search(s: Search, lp: LinearSolver, rounds: number, nodes: number
   } finally {
     master.dispose();
   }
+}
+
+/** Loads up to which a whole program of tight ones is solved. */
+const TIGHT = 12_000;
+/**
+ * Settles whether a plan at the bound exists where there is one length to cut from: such a plan has only so much to spare,
+ * so all of its loads are tight, and where those are few enough the whole program of them finds it or proves there is none,
+ * which raises the bound by one stick. True where the search is over.
+ */
+function settledByTight(s: Search, pool: Pool): boolean {
+  const { p } = s;
+  const [stock] = p.stock;
+  if (p.stock.length !== 1 || stock!.limit !== Infinity || !s.best) return false;
+  const sticks = Math.round(s.bound / stock!.cost);
+  if (s.best.length !== sticks + 1) return false;
+  const slack = sticks * stock!.cap - p.sizes.reduce((t, size, i) => t + size * p.demand[i]!, 0);
+  const tight = tightPatterns(p, slack, TIGHT);
+  if (!tight) return false;
+  addPatterns(pool, tight);
+  pool.master.setNeeds(p.demand, [Infinity]);
+  const whole = pool.master.whole(200);
+  if (!whole) return false;
+  offer(s, trim(p, whole.x.flatMap((n, k) => Array<Pattern>(n).fill(pool.patterns[k]!)))); // prettier-ignore
+  if (whole.optimal && s.best) s.bound = Math.max(s.bound, costOf(p, s.best));
+  return done(s);
 }
 
 /** Takes surplus pieces off a plan that covers more than is asked; a stick left empty falls away. */

@@ -34,7 +34,7 @@ export function glueFaces(s: StructureDesign, part: FinishPart): GlueFace[] {
         if (x !== y && (own.has(x.id) || own.has(y.id)))
           pairs.set(x.id < y.id ? `${x.id}|${y.id}` : `${y.id}|${x.id}`, [x, y]);
   };
-  for (const j of frame.joints) if ("b" in j && j.contact !== "gap") pair(j.a, j.b);
+  for (const j of frame.joints) if ("b" in j) pair(j.a, j.b);
   for (const n of frame.nodes) {
     const all = [...n.tiers.flat().map((e) => e.member), ...(n.passing ?? [])];
     all.forEach((a, i) => all.slice(i + 1).forEach((b) => pair(a, b)));
