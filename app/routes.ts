@@ -29,6 +29,7 @@ export default [
   route("drawer/together", "routes/drawer/together.tsx"),
   route("drawer/choice", "routes/drawer/choice.ts"),
   route("drawer/joinings", "routes/drawer/joinings.ts"),
+  route("drawer/coats", "routes/drawer/coats.ts"),
   route("drawer/jigs", "routes/drawer/jigs.ts"),
   route("drawer/prices", "routes/drawer/prices.ts"),
   route("drawer/drawer.csv", "routes/drawer/csv.ts"),

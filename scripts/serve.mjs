@@ -16,7 +16,7 @@ const TAKES = [
   [/^\/jobs\/[^/]+\/pictures$/, "form"],
   [/^\/restore$/, "zip"],
   [/^\/drawer(\.data)?$/, "form"],
-  [/^\/drawer\/(prices|jigs|cut|aside|choice|joinings)$/, "json"],
+  [/^\/drawer\/(prices|jigs|cut|aside|choice|joinings|coats)$/, "json"],
   // the Shelf, as a page and as the data of one
   [/^\/(_(root)?\.data)?$/, "form"],
 ];

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { eq } from "drizzle-orm";
 import { JOININGS, type Joining } from "core/assembly";
+import { COATS } from "core/finish";
 import {
   asideAfter,
   holdings,
@@ -12,7 +13,7 @@ import {
   type Movement,
   type SetAside,
 } from "core/drawer";
-import { cutSticks } from "core/job";
+import { cutSticks, type CoatDoc } from "core/job";
 import { db, type Db } from "./db.server";
 import { issuesOf } from "./jobs.server";
 import { jobNames } from "./shelf.server";
@@ -87,6 +88,10 @@ export const putAside = (all: readonly SetAside[], tx: Tx = db()): void => keepS
 /** The table of glues, as it was edited last. */
 export const joinings = (): readonly Joining[] => (settingOf("joinings") as readonly Joining[] | undefined) ?? JOININGS;
 export const keepJoinings = (all: readonly Joining[]): void => keepSetting("joinings", all);
+
+/** The builder's own list of coats, as it was edited last. */
+export const coats = (): readonly CoatDoc[] => (settingOf("coats") as readonly CoatDoc[] | undefined) ?? COATS;
+export const keepCoats = (all: readonly CoatDoc[]): void => keepSetting("coats", all);
 
 /** The least length of an offcut that is kept, model mm, where nothing else was said. Common practice. */
 const LEAST = 40;

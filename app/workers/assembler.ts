@@ -1,5 +1,7 @@
-import { assemblyOf, type NoWay, type Step, type Way } from "core/assembly";
+import type { Step, Way } from "core/assembly";
+import { buildOrder, type BuildOrder, type OrderMistake } from "core/buildOrder";
 import { elevation } from "core/drawing";
+import { finishParts, glueFaces, gluedArea, GROUP_WORDS, quantities, type CoatQuantity, type FinishPart } from "core/finish"; // prettier-ignore
 import type { Vec2 } from "core/geometry";
 import { printOf, type Design } from "core/job";
 
@@ -16,7 +18,8 @@ export interface ShownStep extends Step {
 }
 export interface ShownAssembly {
   readonly steps: readonly ShownStep[];
-  readonly noWay: readonly NoWay[];
+  /** What would go wrong, the gravest first. */
+  readonly mistakes: readonly OrderMistake[];
 }
 /** What is there in a step, from the furthest to the nearest, as paths in a box; `fresh` is what is new. */
 export interface StepPicture {
@@ -25,14 +28,25 @@ export interface StepPicture {
   readonly shapes: readonly { readonly d: string; readonly fresh: boolean; readonly id: string }[];
 }
 
+const known = new WeakMap<Design, Map<Way, BuildOrder>>();
+/** How a design is built, found once. */
+export function orderOf(d: Design, way: Way): BuildOrder {
+  let own = known.get(d);
+  if (!own) known.set(d, (own = new Map()));
+  let order = own.get(way);
+  if (!order) own.set(way, (order = buildOrder(d, way)));
+  return order;
+}
 /** The order of assembly of every structure of a design, in their order. */
 export function shownAssembly(d: Design, way: Way): ShownAssembly {
   const piece = new Map(d.pieces.flatMap((p) => p.sticks.map((s) => [s, p] as const)));
-  const all = d.structures.map((s) => ({ s, a: assemblyOf(s, way) }));
+  const { orders, mistakes } = orderOf(d, way);
+  const grave = { fault: 0, warning: 1, remark: 2 };
   return {
-    noWay: all.flatMap(({ a }) => a.noWay),
-    steps: all.flatMap(({ s, a }) =>
-      a.steps.map((st): ShownStep => {
+    mistakes: [...mistakes].sort((a, b) => grave[a.level] - grave[b.level]),
+    steps: orders.flatMap((a, k) => {
+      const s = d.structures[k]!;
+      return a.steps.map((st): ShownStep => {
         const count = new Map<string, ShownStep["marks"][number]>();
         for (const id of st.sticks) {
           const p = piece.get(id);
@@ -41,9 +55,19 @@ export function shownAssembly(d: Design, way: Way): ShownAssembly {
           count.set(p.mark, { mark: p.mark, role: p.role, overall: p.shape.overall, count: (known?.count ?? 0) + 1 });
         }
         return { ...st, print: printOf(d, st.sticks), marks: [...count.values()], structureName: s.structure.name };
-      }),
-    ),
+      });
+    }),
   };
+}
+/** The finish as the bench shows it: sticks by their number alone. */
+export interface ShownFinish {
+  readonly parts: readonly (Omit<FinishPart, "sticks"> & { readonly pieces: number; readonly glued: number })[];
+  readonly coats: readonly (Omit<CoatQuantity, "parts"> & { readonly on: readonly string[] })[];
+}
+export function shownFinish(d: Design): ShownFinish {
+  const parts = finishParts(d);
+  const shown = parts.map(({ sticks, ...p }) => ({ ...p, pieces: sticks.length, glued: gluedArea(glueFaces(d.structures.find((s) => s.structure.id === p.structure)!, { ...p, sticks })) })); // prettier-ignore
+  return { parts: shown, coats: quantities(parts).map(({ parts: on, ...q }) => ({ ...q, on: on.map((p) => GROUP_WORDS[p.group]) })) }; // prettier-ignore
 }
 const f = (x: number): string => x.toFixed(2);
 /** How a step looks, y down, at the scale of the whole that it is of: `whole` are the sticks of its sub-assembly, all of the structure where they are left out. What is still to come is only hinted at. Undefined where there is nothing to be seen. */

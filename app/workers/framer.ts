@@ -1,16 +1,24 @@
 import { transfer } from "comlink";
 import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
-import { cutStatuses, issueOf, jobPicture, lookAt, serves, type CutStatus, type Issue, type JobDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import { buildOf, cutStatuses, issueOf, jobPicture, lookAt, serves, type CutStatus, type Issue, type JobDoc, type BuildDoc, type CoatDoc, type OrderEditDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import { applied } from "core/buildOrder";
+import { holesOf, meetings } from "core/fasteners";
+import { usualFinish } from "core/finish";
 import type { Step, Way } from "core/assembly";
 import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
 import { ticketOf, type TicketFacts } from "~/job/ticketFacts";
-import { shownAssembly, stepPicture, type ShownAssembly, type StepPicture } from "./assembler";
+import { orderOf, shownAssembly, shownFinish, stepPicture, type ShownAssembly, type ShownFinish, type StepPicture } from "./assembler"; // prettier-ignore
 import { designFor, type Ask } from "./heldDesigns";
 
+/** Where something may join two sorts of parts, and holes by fastener. */
+export interface ShownFasteners {
+  readonly meetings: readonly { readonly structure: string; readonly joint: string; readonly count: number; readonly least: number }[]; // prettier-ignore
+  readonly holes: Readonly<Record<string, number>>;
+}
 export type PackedLook = Omit<Look, "shown"> & { readonly shown: PackedSeen };
 
 /** What takes too long on the main thread for a large frame: laying it out, and looking at every pair of its sticks. */
@@ -44,6 +52,25 @@ export const framer = {
   },
   /** The order in which everything is put together. */
   assembly: async (ask: Ask, way: Way): Promise<ShownAssembly> => shownAssembly(await designFor(ask), way),
+  /** The finish of everything, and how much it takes. */
+  finish: async (ask: Ask): Promise<ShownFinish> => shownFinish(await designFor(ask)),
+  /** What is decided of the build with the usual finish for all that has none. */
+  usualFinish: async (ask: Ask, own: readonly CoatDoc[]): Promise<BuildDoc> => usualFinish(await designFor(ask), own),
+  /** Where roles meet, so that something may join them, and how many holes each fastener has. */
+  async fasteners(ask: Ask): Promise<ShownFasteners> {
+    const d = await designFor(ask);
+    return {
+      meetings: d.structures.flatMap((s) => meetings(s).map((m) => ({ structure: s.structure.id, ...m }))),
+      holes: Object.fromEntries(buildOf(d.doc).fasteners.map((f) => [f.id, d.structures.filter((s) => s.structure.id === f.structure).reduce((n, s) => n + holesOf(s, f).length, 0)])), // prettier-ignore
+    };
+  },
+  /** Why a change of the order of a structure cannot be; undefined where it can. */
+  async orderFault(ask: Ask, way: Way, structure: string, e: OrderEditDoc): Promise<string | undefined> {
+    const d = await designFor(ask);
+    const at = d.structures.findIndex((s) => s.structure.id === structure);
+    const tried = applied(d.structures[at]!, orderOf(d, way).orders[at]!.steps, e);
+    return typeof tried === "string" ? tried : undefined;
+  },
   /** How a step looks. */
   step: async (
     ask: Ask,

@@ -10,5 +10,6 @@ export * from "./step";
 export { countOf, wayWords } from "./stepWords";
 export * from "./steps";
 export * from "./units";
+export * from "./wholeOf";
 export * from "./progress";
 export * from "./evenings";

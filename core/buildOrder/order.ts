@@ -1,8 +1,10 @@
 import { assemblyOf, type Assembly, type Way } from "../assembly";
-import { buildOf, type Design } from "../job";
+import { buildOf, masterPlans, type Design } from "../job";
 import { edited } from "./edited";
 import { allMistakes, type OrderMistake } from "./mistakes";
+import { withMasters } from "./masterSteps";
 import { withFinish } from "./finishSteps";
+import { fastenerFaults } from "../fasteners";
 import { finishParts, type FinishPart } from "../finish";
 
 /** How everything a job makes is built: the order of each structure in theirs, its finish and what was changed by hand in it, and what would go wrong. */
@@ -11,15 +13,18 @@ export interface BuildOrder {
   readonly parts: readonly FinishPart[];
   readonly mistakes: readonly OrderMistake[];
 }
-export function buildOrder(d: Pick<Design, "structures" | "doc">, way: Way = "up"): BuildOrder {
+export function buildOrder(d: Pick<Design, "structures" | "doc" | "pieces">, way: Way = "up"): BuildOrder {
   const parts = finishParts(d);
   const edits = buildOf(d.doc).order;
+  const masters = masterPlans(d);
   const said: OrderMistake[] = [];
   const orders = d.structures.map((s): Assembly => {
-    const made = withFinish(s, assemblyOf(s, way), parts);
+    const made = withMasters(s, withFinish(s, assemblyOf(s, way), parts), masters);
     const by = edited(s, made.steps, edits);
     said.push(...by.mistakes);
     return { ...made, steps: by.steps };
   });
-  return { orders, parts, mistakes: [...said, ...allMistakes(d, orders, parts)] };
+  const { fasteners } = buildOf(d.doc);
+  const joined = d.structures.flatMap((s) => fastenerFaults(s, fasteners).map((f, i): OrderMistake => ({ key: `${s.structure.id}:fastener:${f.fastener}:${i}`, level: f.level, text: f.text, structure: s.structure.id, sticks: f.sticks }))); // prettier-ignore
+  return { orders, parts, mistakes: [...said, ...joined, ...allMistakes(d, orders, parts)] };
 }

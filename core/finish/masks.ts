@@ -1,5 +1,5 @@
 import { elevation, outline, text, type Drawing, type Entity } from "../drawing";
-import { patches, toLocal, wholeId, type Patch, type Piece, type Resolved } from "../frame";
+import { joinedPairs, patches, toLocal, type Patch, type Piece, type Resolved } from "../frame";
 import type { SolidFace, Vec2 } from "../geometry";
 import type { StructureDesign } from "../job";
 import { printMm } from "../units";
@@ -25,22 +25,10 @@ const [APART, WIDE, SIZE] = [5, 170, 1.9];
 export function glueFaces(s: StructureDesign, part: FinishPart): GlueFace[] {
   if (part.when === "standing" || !part.coats.some((c) => c.kind !== "stain" && c.kind !== "decal")) return [];
   const own = new Set(part.sticks.map((k) => k.id));
-  const { byMember, frame } = s.resolved;
   const faces = (k: Resolved): SolidFace[] => k.parts.flatMap((p) => p.faces);
-  const pairs = new Map<string, readonly [Resolved, Resolved]>();
-  const pair = (a: string, b: string): void => {
-    for (const x of byMember.get(wholeId(a)) ?? [])
-      for (const y of byMember.get(wholeId(b)) ?? [])
-        if (x !== y && (own.has(x.id) || own.has(y.id)))
-          pairs.set(x.id < y.id ? `${x.id}|${y.id}` : `${y.id}|${x.id}`, [x, y]);
-  };
-  for (const j of frame.joints) if ("b" in j) pair(j.a, j.b);
-  for (const n of frame.nodes) {
-    const all = [...n.tiers.flat().map((e) => e.member), ...(n.passing ?? [])];
-    all.forEach((a, i) => all.slice(i + 1).forEach((b) => pair(a, b)));
-  }
   const out: GlueFace[] = [];
-  for (const [x, y] of pairs.values()) {
+  for (const [x, y] of joinedPairs(s.resolved)) {
+    if (!own.has(x.id) && !own.has(y.id)) continue;
     if (part.when === "board" && x.member.assembly === y.member.assembly) continue;
     if (x.member.loose || y.member.loose) continue;
     for (const [k, o] of [

@@ -18,6 +18,7 @@ export * from "./splice";
 export * from "./textureLines";
 export * from "./shownEdges";
 export * from "./interference";
+export * from "./joinedPairs";
 export * from "./bearing";
 export * from "./pieceShape";
 export * from "./profileOf";

@@ -1,7 +1,7 @@
 import polylabel from "polylabel";
 import { hull, polygonArea, type Vec2 } from "../geometry";
 import type { PieceShape, Resolved } from "../frame";
-import type { Design, SheetCuttingDoc } from "../job";
+import { madeSticks, type Design, type SheetCuttingDoc } from "../job";
 import { sheetOf, strippedItem, textureOf, type SheetItem } from "../lumber";
 import { sizeOf, type NestPart, type NestProblem, type SheetSize, type Turn } from "../nesting";
 import { flatSheet } from "./partSheets";
@@ -60,10 +60,11 @@ function turnsOf(
 /** Everything of a design that is cut from sheet and not cut yet, by sheet, in the order of the cut list. */
 export function sheetJobs(d: Design, done: ReadonlySet<string> = new Set()): SheetJob[] {
   const { by, apart, edge } = d.doc.sheetCutting ?? USUAL_CUTTING;
+  const made = madeSticks(d);
   const sticks = new Map(d.structures.flatMap((s) => s.resolved.sticks.map((k) => [k.id, k] as const)));
   const groups = new Map<string, { parts: NestPart[]; flat: Flat[]; name: string; item: SheetItem | undefined }>();
   for (const p of d.pieces) {
-    const wanted = p.sticks.filter((id) => !done.has(id));
+    const wanted = p.sticks.filter((id) => !done.has(id) && !made.has(id));
     const stripped = strippedItem(p.stock);
     if ((p.shape.kind !== "panel" && !stripped) || wanted.length === 0) continue;
     const item = stripped?.sheet ?? sheetOf(p.stock);

@@ -1,7 +1,8 @@
 import "./allSheets";
 import { paginate, type Drawing, toDxf, toSvg, type PagePlan, type PaperId, type SheetText } from "../drawing";
 import { edgeMasks, finishParts, GROUP_WORDS, maskDrawing } from "../finish";
-import { designHash, shortHash, type Design, type StructureDesign } from "../job";
+import { FASTENER_WORDS, holeDrawing } from "../fasteners";
+import { buildOf, designHash, shortHash, type Design, type StructureDesign } from "../job";
 import { feet, prototype, scaleLabel, tellIn, toModel, type Units } from "../units";
 import { singleSheet, template } from "./template";
 import { buildSheets } from "./buildSheets";
@@ -42,7 +43,7 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
   return [
     ...(plan ? [sheet(framed[0]!, "Plan of the spot", "plan-of-the-spot", plan)] : []),
     ...framed.flatMap((s) =>
-      [...drawingsOf(s, d), ...masksOf(s, d)].map(({ what, drawing }) =>
+      [...drawingsOf(s, d), ...masksOf(s, d), ...holesFor(s, d)].map(({ what, drawing }) =>
         sheet(s, `${s.structure.name}: ${what}`, `${slug(s.structure.name) || "jig"}-${slug(what)}`, drawing),
       ),
     ),
@@ -76,6 +77,13 @@ function masksOf(s: StructureDesign, d: Design): NamedDrawing[] {
   });
   return [...faces, ...edgeMasks(s, parts)];
 }
+
+/** Where the parts are drilled for what joins them. */
+const holesFor = (s: StructureDesign, d: Design): NamedDrawing[] =>
+  buildOf(d.doc).fasteners.flatMap((f): NamedDrawing[] => {
+    const drawing = f.structure === s.structure.id ? holeDrawing(s, f, d.pieces) : undefined;
+    return drawing ? [{ what: `holes for the ${FASTENER_WORDS[f.kind]}s between ${f.joint.replace(">", " and ")}`, drawing }] : []; // prettier-ignore
+  });
 
 /** Pages of a sheet on a paper. */
 export const pagesOf = (s: JigSheet, paper: PaperId): PagePlan => paginate(s.drawing, paper, s.words);

@@ -13,6 +13,8 @@ export interface BenchNote {
   readonly text?: string;
   /** What it was joined with, and how long that takes, minutes. */
   readonly joining?: { readonly name: string; readonly handle: number; readonly full: number };
+  /** What it was coated with, and how that was mixed. */
+  readonly coat?: { readonly name: string; readonly mix: string };
   /** How long it took, minutes. */
   readonly minutes?: number;
   readonly picture?: { readonly hash: string; readonly width: number; readonly height: number };

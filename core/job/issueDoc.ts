@@ -74,6 +74,7 @@ class LotDoc {
   @IsNumber(finite) @Min(0.001) @Max(5000) width!: number;
   @IsNumber(finite) @Min(0.001) @Max(1e5) length!: number;
   @IsOptional() @text(60) sheet?: string;
+  @IsOptional() @text(80) section?: string;
 }
 class JobSticksDoc {
   @Matches(/^[\w-]{1,60}$/, { message: "job is no id of a job" }) job!: string;
@@ -97,6 +98,10 @@ class JoiningDoc {
   @IsNumber(finite) @Min(0) @Max(1e5) handle!: number;
   @IsNumber(finite) @Min(0) @Max(1e6) full!: number;
 }
+class CoatedDoc {
+  @text(60) name!: string;
+  @text(300) mix!: string;
+}
 class PhotoDoc {
   @Matches(/^[0-9a-f]{64}$/, { message: "hash is a SHA-256 in hexadecimal" }) hash!: string;
   @IsInt() @Min(1) @Max(100_000) width!: number;
@@ -107,6 +112,7 @@ class BenchDoc {
   @IsOptional() @text(300) title?: string;
   @IsOptional() @text(10_000) text?: string;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => JoiningDoc) joining?: JoiningDoc;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => CoatedDoc) coat?: CoatedDoc;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1e5) minutes?: number;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => PhotoDoc) picture?: PhotoDoc;
   @IsOptional() @many(5000) @Type(() => MeasuredDoc) lengths?: MeasuredDoc[];

@@ -4,10 +4,11 @@ import type { Quote, Wanted } from "../drawer";
 import { elevation, line, PAPERS, tablePages, VIEWS, type PagePlan, type PaperId, type PdfPart, type TableLine } from "../drawing"; // prettier-ignore
 import { jigSheets, pagesOf } from "../jigs";
 import type { SheetJob } from "../jigs/sheetParts";
-import type { Design } from "../job";
+import { buildOf, type Design } from "../job";
 import type { NestResult } from "../nesting";
 import { BOOKLET, type BookletPart } from "./bookletParts";
 import { cutListPages } from "./cutListPages";
+import { finishPages } from "./finishPages";
 import { findingPages } from "./findingPages";
 import { USUAL_LABELS, type LabelGrid } from "./labelGrid";
 import { labelPages } from "./labelPages";
@@ -50,6 +51,7 @@ export function bookletParts(
     sheets: () => (p.sheets.length > 0 ? one("sheets", sheetPages(l, p.sheets, paper, date)) : []),
     labels: () => (pieces ? one("labels", labelPages(d, p.labels ?? USUAL_LABELS, paper, p.labels?.skip ?? 0)) : []),
     jigs: () => jigSheets(d, date).map((s) => ({ name: s.words.title, plan: pagesOf(s, paper) })),
+    finish: () => (pieces && buildOf(d.doc).finish.length > 0 ? one("finish", finishPages(d, paper, date)) : []),
     steps: () => (pieces ? one("steps", stepPages(d, paper, date)) : []),
     notes: () => one("notes", notePages(d, paper, date)),
   }; // prettier-ignore

@@ -9,6 +9,7 @@ export const BOOKLET = {
   sheets: "Sheet layout",
   labels: "Labels for trays",
   jigs: "Templates at full size",
+  finish: "Finish plan",
   steps: "Steps with pictures",
   notes: "Lined pages for notes",
 } as const;

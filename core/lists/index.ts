@@ -4,6 +4,7 @@ export * from "./booklet";
 export * from "./bookletParts";
 export * from "./cutListPages";
 export * from "./stepPages";
+export * from "./finishPages";
 export * from "./stickPages";
 export * from "./sheetPages";
 export * from "./findingPages";

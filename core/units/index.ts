@@ -6,6 +6,7 @@ export * from "./brands";
 export * from "./scale";
 export * from "./parseLength";
 export * from "./parseNumber";
+export * from "./printArea";
 export * from "./printLength";
 export * from "./plain";
 export * from "./tellIn";

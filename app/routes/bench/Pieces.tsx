@@ -2,6 +2,9 @@ import { stopErrors, whereRanges } from "core/job";
 import { useJob } from "~/job/JobContext";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useUnits } from "~/job/units";
+import { Fasteners } from "./Fasteners";
+import { Masters } from "./Masters";
+import type { BenchOrder } from "./useBench";
 
 const INK = {
   valid: "text-verdigris",
@@ -13,7 +16,7 @@ const INK = {
 } as const;
 
 /** What is cut and whether it still fits; what broke or was lost goes back on the cut list; what the stop cuts wrong. */
-export function Pieces() {
+export function Pieces({ order }: { order: BenchOrder }) {
   const { design, statuses, issues, note } = useJob();
   const { M } = useUnits();
   const { takeBack } = useCutMarks();
@@ -68,6 +71,8 @@ export function Pieces() {
           );
         })}
       </ul>
+      <Masters />
+      <Fasteners order={order} />
     </>
   );
 }

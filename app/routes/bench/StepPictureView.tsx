@@ -1,4 +1,5 @@
 import { useCallback, useMemo } from "react";
+import { wholeOf } from "core/assembly";
 import { askLooker } from "~/job/framer";
 import { useJob } from "~/job/JobContext";
 import { useAnswer } from "~/job/useAnswer";
@@ -8,10 +9,10 @@ import type { ShownStep } from "~/workers/assembler";
 export function StepPictureView({ step, steps }: { step: ShownStep; steps: readonly ShownStep[] }) {
   const { ask, select, selected } = useJob();
   const { structure, sticks, there, view } = step;
-  const whole = useMemo(
-    () => (step.place === "board" ? steps.filter((s) => s.place === "board" && s.structure === step.structure && s.unit === step.unit).flatMap((s) => s.sticks) : undefined), // prettier-ignore
-    [step, steps],
-  );
+  const whole = useMemo(() => {
+    const own = wholeOf(step, steps, []);
+    return own.length > 0 ? own : undefined;
+  }, [step, steps]);
   const picture = useAnswer(
     useCallback(
       () => askLooker((w) => w.step(ask, { structure, sticks, there, view: { right: view.right, up: view.up, eye: view.eye } }, whole)), // prettier-ignore

@@ -1,11 +1,12 @@
 import { useEffect, useRef, useState } from "react";
 import { minutesWords, type Joining, type StepState } from "core/assembly";
-import { tellIn } from "core/units";
+import { printArea, tellIn } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { clockOf } from "~/job/useKeeping";
 import { useUnits } from "~/job/units";
 import type { ShownStep } from "~/workers/assembler";
 import { LogNote } from "./LogNote";
+import { StepTools } from "./StepTools";
 import { StepPictureView } from "./StepPictureView";
 import type { BenchOrder } from "./useBench";
 
@@ -23,6 +24,8 @@ const SAID: Readonly<Record<StepState["state"], string>> = {
   open: "can be done now",
   waiting: "waits for a step before",
 };
+/** "at once", "after 45 min". */
+const afterWords = (minutes: number): string => (minutes <= 0 ? "at once" : `after ${minutesWords(minutes)}`);
 /** "in 25 min", "tomorrow 08:10". */
 function whenWords(at: number, now: number): string {
   const min = Math.ceil((at - now) / 60_000);
@@ -148,7 +151,7 @@ function StepList({ order, step, pick }: { order: BenchOrder; step: ShownStep; p
     void here.current?.scrollIntoView({ block: "nearest" });
   }, [step.id]);
   const groupOf = (s: ShownStep | undefined): string | undefined =>
-    s && (s.place === "join" ? `${s.structureName}: where it stands` : `${s.unit} on its board`);
+    s && (s.place === "join" || s.unit === undefined ? `${s.structureName}: ${s.place === "finish" ? "finish" : "where it stands"}` : `${s.unit} on its board`); // prettier-ignore
   return (
     <nav aria-label="Steps" className="w-[300px] shrink-0 overflow-auto border-r border-hair px-4 py-2">
       <ol>
@@ -204,7 +207,13 @@ function StepPage({
   const state = states.get(step.id)!;
   const [glue, setGlue] = useState(step.joining);
   const [skipping, setSkipping] = useState<string>();
+  const glued = step.coat === undefined && step.own === undefined;
   const joining = joinings.find((j) => j.id === glue) ?? joinings[0]!;
+  const clock = step.coat
+    ? { name: step.coat.name, handle: step.coat.touch, full: step.coat.over }
+    : step.own
+      ? { name: "rest", handle: step.own.rest, full: step.own.rest }
+      : { name: joining.name, handle: joining.handle, full: joining.full };
   const waits = step.after.filter((x) => { const s = states.get(x)?.state; return s !== "done" && s !== "skipped"; }).map((x) => steps.find((s) => s.id === x)?.title ?? x); // prettier-ignore
   const about = { step: step.id, title: step.title };
   const text = large ? "text-[22px]" : "text-[17px]";
@@ -222,33 +231,42 @@ function StepPage({
         ))}
         {step.marks.length > 14 && <li className="text-ink-2">and {step.marks.length - 14} marks more</li>}
       </ul>
-      <p className={`mt-1 ${text}`}>
-        {`It comes ${step.way}.${step.place === "board" && step.unit ? ` Template: ${step.unit}.` : ""}`}
-      </p>
+      {(step.place === "board" || step.place === "join") && (
+        <p className={`mt-1 ${text}`}>
+          {`It comes ${step.way}.${step.place === "board" && step.unit ? ` Template: ${step.unit}.` : ""}`}
+        </p>
+      )}
+      {step.coat && (
+        <p className={`mt-1 ${text}`}>
+          {`${step.coat.name}, ${printArea(step.coat.area, units.model)}: dry to the touch ${afterWords(step.coat.touch)}, to be painted over ${afterWords(step.coat.over)}.`}
+        </p>
+      )}
       {step.fixture && <p className={`mt-1 border-l-[3px] border-ochre pl-3 ${text}`}>{step.fixture}</p>}
       {step.checks.map((c) => (
         <p key={c} className={`mt-1 ${text}`}>
-          <b>Check:</b> {tellIn(c, units)}
+          {glued && <b>Check:</b>} {tellIn(c, units)}
         </p>
       ))}
-      <div className="mt-2 flex flex-wrap items-center gap-3">
-        <label className={`flex items-center gap-2 ${text}`}>
-          Joined with
-          <select className="field !w-56 min-h-11" value={joining.id} onChange={(e) => setGlue(e.target.value)}>
-            {joinings.map((j) => (
-              <option key={j.id} value={j.id}>
-                {j.name}
-              </option>
-            ))}
-          </select>
-        </label>
-        {joining.full > 0 && (
-          <span className="text-[16px] text-ink-2">
-            handle after {minutesWords(joining.handle)}, strong after {minutesWords(joining.full)}
-          </span>
-        )}
-      </div>
-      {joining.beware && <p className="mt-1 text-[16px] text-ink-2">{joining.beware}</p>}
+      {glued && (
+        <div className="mt-2 flex flex-wrap items-center gap-3">
+          <label className={`flex items-center gap-2 ${text}`}>
+            Joined with
+            <select className="field !w-56 min-h-11" value={joining.id} onChange={(e) => setGlue(e.target.value)}>
+              {joinings.map((j) => (
+                <option key={j.id} value={j.id}>
+                  {j.name}
+                </option>
+              ))}
+            </select>
+          </label>
+          {joining.full > 0 && (
+            <span className="text-[16px] text-ink-2">
+              handle after {minutesWords(joining.handle)}, strong after {minutesWords(joining.full)}
+            </span>
+          )}
+        </div>
+      )}
+      {glued && joining.beware && <p className="mt-1 text-[16px] text-ink-2">{joining.beware}</p>}
       {state.touched && (
         <p className="mt-2 border-l-[3px] border-ochre bg-shade px-4 py-1.5">
           The design was changed after this step was done: its pieces are others now. Look whether what you built still
@@ -290,11 +308,11 @@ function StepPage({
               className={`act ${large ? "min-h-[56px] !px-8 !text-[24px]" : "min-h-11"}`}
               disabled={state.state === "waiting"}
               onClick={() => {
-                note("done", { ...about, joining: { name: joining.name, handle: joining.handle, full: joining.full }, print: step.print }); // prettier-ignore
+                note("done", { ...about, joining: clock, print: step.print, ...(step.coat ? { coat: { name: step.coat.name, mix: step.coat.mix } } : {}) }); // prettier-ignore
                 after(step);
               }}
             >
-              {state.state === "drying" ? "Done all the same" : joining.full > 0 ? "Done, start the clock" : "Done"}
+              {state.state === "drying" ? "Done all the same" : clock.full > 0 ? "Done, start the clock" : "Done"}
             </button>
             <button
               className={big(large)}
@@ -328,6 +346,7 @@ function StepPage({
           </>
         )}
       </div>
+      {!large && <StepTools key={step.id} step={step} order={order} />}
       {!large && (
         <details className="mt-3">
           <summary className="link min-h-6 cursor-pointer">Note, picture or length for this step</summary>

@@ -3,13 +3,22 @@ import { useJob } from "~/job/JobContext";
 import { Next } from "~/ui/Next";
 import { Tabs } from "~/ui/Tabs";
 import { Evenings } from "./Evenings";
+import { Finish } from "./Finish";
 import { Glues } from "./Glues";
 import { Log } from "./Log";
+import { Mistakes } from "./Mistakes";
 import { Pieces } from "./Pieces";
 import { Steps } from "./Steps";
 import { useBench, useJoinings, useWay } from "./useBench";
 
-const TABS = { steps: "Steps", evenings: "Evenings", pieces: "Pieces", log: "Log", glues: "Glues" } as const;
+const TABS = {
+  steps: "Steps",
+  finish: "Finish",
+  evenings: "Evenings",
+  pieces: "Pieces",
+  log: "Log",
+  glues: "Glues",
+} as const;
 
 /** What next, how long to wait, and what really happened: read at arm's length. */
 export default function Bench() {
@@ -42,11 +51,9 @@ export default function Bench() {
       )}
       {tab === "steps" ? (
         <>
-          {order.noWay.map((n) => (
-            <p key={n.text} className="mx-7 mt-2 border-l-[3px] border-fault bg-shade px-4 py-1.5 text-[16px]">
-              {n.text}
-            </p>
-          ))}
+          {!large && (
+            <Mistakes all={order.mistakes.filter((m) => m.level !== "remark" || m.key.includes(":by-hand:"))} />
+          )}
           {order.gone.map((i) => (
             <p key={i.id} className="mx-7 mt-2 border-l-[3px] border-ochre bg-shade px-4 py-1.5 text-[16px]">
               “{i.bench?.title}” was done, and is no step any more: the design went on. It stays in the log.
@@ -69,10 +76,12 @@ export default function Bench() {
         </>
       ) : (
         <div className="min-h-0 flex-1 overflow-auto px-7 py-4">
-          {tab === "evenings" ? (
+          {tab === "finish" ? (
+            <Finish order={order} />
+          ) : tab === "evenings" ? (
             <Evenings order={order} joinings={joinings} />
           ) : tab === "pieces" ? (
-            <Pieces />
+            <Pieces order={order} />
           ) : tab === "log" ? (
             <Log />
           ) : (

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { forgotten, JOININGS, nextStep, stepStates, type Joining, type Way } from "core/assembly";
+import type { OrderMistake } from "core/buildOrder";
 import { askLooker } from "~/job/framer";
 import { useJob } from "~/job/JobContext";
 import { useAnswer } from "~/job/useAnswer";
@@ -7,6 +8,7 @@ import { recall, remember } from "~/ui/remembered";
 import type { ShownStep } from "~/workers/assembler";
 
 const NONE: readonly ShownStep[] = [];
+const NO_MISTAKES: readonly OrderMistake[] = [];
 /** The glues of the bench, as the server has them; the usual ones until it has answered. */
 export function useJoinings(): readonly [readonly Joining[], (all: readonly Joining[]) => void] {
   const [all, setAll] = useState<readonly Joining[]>(JOININGS);
@@ -54,6 +56,6 @@ export function useBench(way: Way) {
   // what was just noted begins now, whatever the clock showed last
   const at = Math.max(now, ...issues.map((i) => Date.parse(i.at)).filter((t) => t < now + 60_000));
   const states = useMemo(() => stepStates(steps, issues, at, prints), [steps, issues, at, prints]);
-  return { steps, states, noWay: made.answer?.noWay ?? [], next: nextStep(steps, states), gone: useMemo(() => forgotten(steps, issues), [steps, issues]), now: at, fault: made.fault, known: made.answer !== undefined, fresh: made.fresh }; // prettier-ignore
+  return { way, steps, states, mistakes: made.answer?.mistakes ?? NO_MISTAKES, next: nextStep(steps, states), gone: useMemo(() => forgotten(steps, issues), [steps, issues]), now: at, fault: made.fault, known: made.answer !== undefined, fresh: made.fresh }; // prettier-ignore
 }
 export type BenchOrder = ReturnType<typeof useBench>;
