@@ -22,6 +22,7 @@ import * as drawerAside from "~/routes/drawer/aside";
 import * as drawerChoice from "~/routes/drawer/choice";
 import * as drawerCut from "~/routes/drawer/cut";
 import * as drawerJigs from "~/routes/drawer/jigs";
+import * as drawerNames from "~/routes/drawer/names";
 import * as drawerCoats from "~/routes/drawer/coats";
 import * as drawerJoinings from "~/routes/drawer/joinings";
 import * as drawerPrices from "~/routes/drawer/prices";
@@ -59,6 +60,7 @@ async function answer(input: RequestInfo | URL, init?: RequestInit): Promise<Res
   if (path === "/drawer/aside") return drawerAside.action(args);
   if (path === "/drawer/joinings")
     return request.method === "POST" ? drawerJoinings.action(args) : drawerJoinings.loader();
+  if (path === "/drawer/names") return drawerNames.loader();
   if (path === "/drawer/coats") return request.method === "POST" ? drawerCoats.action(args) : drawerCoats.loader();
   if (path === "/drawer/prices") return drawerPrices.action(args);
   if (path === "/drawer/state") return drawerState.loader(args);

@@ -1,6 +1,5 @@
 import { Command, CommanderError } from "commander";
 import { closeSync, createWriteStream, existsSync, fstatSync, openSync, readFileSync, renameSync, rmSync, writeFileSync, writeSync } from "node:fs"; // prettier-ignore
-import { createRequire } from "node:module";
 import { join, resolve } from "node:path";
 import type { PaperId } from "../core/drawing";
 import { isDay } from "../core/units/day";
@@ -207,12 +206,8 @@ program
     const sheets = jigSheets(sound((await readDesign(job)).design), o.date);
     const { makeFolder } = await import("../app/data/folder.server");
     onto(o.out, () => makeFolder(resolve(o.out)));
-    const require = createRequire(import.meta.url);
-    const font = (name: string): Uint8Array => readFileSync(require.resolve(name));
-    const fonts = {
-      label: font("@fontsource/barlow-condensed/files/barlow-condensed-latin-600-normal.woff"),
-      text: font("@fontsource/source-sans-3/files/source-sans-3-latin-400-normal.woff"),
-    };
+    const { pdfFonts } = await import("../app/data/fonts.server");
+    const fonts = pdfFonts();
     const written: string[] = [];
     const write = (name: string, data: string | Uint8Array): void => {
       onto(join(o.out, name), () => writeFileSync(join(o.out, name), data));

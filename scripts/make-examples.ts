@@ -261,7 +261,9 @@ function enlarged(d: Drawing, k: number): Drawing {
           ? { ...e, points: e.points.map(p) }
           : e.kind === "circle"
             ? { ...e, centre: p(e.centre), radius: e.radius * k }
-            : { ...e, at: p(e.at), size: e.size * k },
+            : e.kind === "image"
+              ? { ...e, at: p(e.at), wide: e.wide * k, high: e.high * k }
+              : { ...e, at: p(e.at), size: e.size * k },
       ),
     })),
   };

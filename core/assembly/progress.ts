@@ -117,6 +117,9 @@ export function minutesOf(steps: readonly Step[], issues: readonly Issue[]): (s:
   const middle = [...ratios].sort((a, b) => a - b)[Math.floor(ratios.length / 2)] ?? 1;
   return (s) => Math.max(1, Math.round(guess(s) * middle));
 }
+/** Tasks of a job beside those of others: under its id, and told by its name. */
+export const underJob = (job: string, name: string, tasks: readonly Task[]): Task[] =>
+  tasks.map((t) => ({ ...t, id: `${job}:${t.id}`, title: `${name}: ${t.title}`, after: t.after.map((a) => ({ ...a, id: `${job}:${a.id}` })) })); // prettier-ignore
 /** How long after a step one has to wait, minutes. */
 const restAfter = (s: Step, until: Rest["until"], handle: (joining: string) => number): number =>
   s.coat ? (until === "full" ? s.coat.over : s.coat.touch) : s.own ? s.own.rest : handle(s.joining);

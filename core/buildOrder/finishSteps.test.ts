@@ -33,7 +33,7 @@ describe("an order with its finish", () => {
   });
   it("stains loose wood before any of it is joined, and primes before it paints", () => {
     const { a } = built(finished(house));
-    const stain = a.steps[at(a.steps, /^Stain the framing/)]!;
+    const stain = a.steps[at(a.steps, /^Stain the frame members/)]!;
     const joined = a.steps.filter((x) => !x.coat && x.sticks.some((k) => stain.sticks.includes(k)));
     expect(joined.length).toBeGreaterThan(20);
     const order = after(a);

@@ -56,7 +56,7 @@ export function orderMistakes(s: StructureDesign, a: Assembly, parts: readonly F
     const paints = p.coats.some((c) => c.kind === "paint" || c.kind === "primer" || c.kind === "clear");
     const later = paints && p.when !== "standing" ? ids.filter((x) => { const j = joined.get(x); return j && j.joining !== "dry" && (p.when === "loose" || j.place === "join"); }) : []; // prettier-ignore
     if (later.length > 0)
-      say(`bare:${p.group}`, "remark", `${later.length} ${later.length === 1 ? "piece" : "pieces"} of the ${words} are glued after they are painted: mask their glue faces, or scrape them bare.`, later); // prettier-ignore
+      say(`bare:${p.group}`, "remark", `${later.length} ${later.length === 1 ? "piece" : "pieces"} of the ${words} ${later.length === 1 ? "is" : "are"} glued after being painted: mask the glue faces, or scrape them bare.`, later); // prettier-ignore
   }
   const thin = [...joined].filter(([x, st]) => SOFTENS.has(st.joining) && stick.get(x)?.member.body.shape === "panel" && sheetOf(stick.get(x)!.stock)?.material === "styrene" && stick.get(x)!.size[1] < THIN).map(([x]) => x); // prettier-ignore
   if (thin.length > 0)

@@ -45,7 +45,20 @@ export type Entity =
       readonly font: "label" | "text";
       /** Degrees, counter-clockwise. */
       readonly turn?: number;
+    }
+  | {
+      readonly kind: "image";
+      /** Its lower left corner. */
+      readonly at: Vec2;
+      readonly wide: number;
+      readonly high: number;
+      readonly picture: PictureBytes;
     };
+/** A picture as a file of its own: what PDF and SVG take as it is. */
+export interface PictureBytes {
+  readonly type: "image/jpeg" | "image/png";
+  readonly bytes: Uint8Array;
+}
 export interface Layer {
   /** Named by what is on it; the same name in every format. */
   readonly name: string;
@@ -101,10 +114,12 @@ export function boundsOfDrawing(d: Drawing): { readonly min: Vec2; readonly max:
         ? e.points
         : e.kind === "text"
           ? [e.at]
-          : [
-              [e.centre[0] - e.radius, e.centre[1] - e.radius],
-              [e.centre[0] + e.radius, e.centre[1] + e.radius],
-            ],
+          : e.kind === "image"
+            ? rectangle(e.at[0], e.at[1], e.wide, e.high)
+            : [
+                [e.centre[0] - e.radius, e.centre[1] - e.radius],
+                [e.centre[0] + e.radius, e.centre[1] + e.radius],
+              ],
     ),
   );
   if (points.length === 0) return { min: [0, 0], max: [0, 0] };

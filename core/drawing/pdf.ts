@@ -24,6 +24,7 @@ import {
   setStrokingRgbColor,
   stroke,
   type PDFFont,
+  type PDFImage,
   type PDFOperator,
   type PDFPage,
 } from "pdf-lib";
@@ -73,6 +74,12 @@ export async function toPdf(parts: readonly PdfPart[], options: PdfOptions): Pro
     label: await doc.embedFont(options.fonts.label, { subset: true }),
     text: await doc.embedFont(options.fonts.text, { subset: true }),
   };
+  // a picture that stands on many pages is in the file once
+  const pictures = new Map<Uint8Array, PDFImage>();
+  for (const { plan } of parts)
+    for (const e of [...entitiesOf(plan.drawing), ...plan.pages.flatMap((p) => p.furniture)])
+      if (e.kind === "image" && !pictures.has(e.picture.bytes))
+        pictures.set(e.picture.bytes, await (e.picture.type === "image/png" ? doc.embedPng(e.picture.bytes) : doc.embedJpg(e.picture.bytes))); // prettier-ignore
   const marks: { name: string; page: PDFPage }[] = [];
   for (const { name, plan } of parts)
     for (const p of plan.pages) {
@@ -89,9 +96,9 @@ export async function toPdf(parts: readonly PdfPart[], options: PdfOptions): Pro
         clip(),
         endPath(),
       );
-      for (const e of entitiesOf(plan.drawing)) paint(page, e, p.shift, fonts);
+      for (const e of entitiesOf(plan.drawing)) paint(page, e, p.shift, fonts, pictures);
       page.pushOperators(popGraphicsState());
-      for (const e of p.furniture) paint(page, e, [0, 0], fonts);
+      for (const e of p.furniture) paint(page, e, [0, 0], fonts, pictures);
       if (options.correct) page.pushOperators(popGraphicsState());
     }
   addBookmarks(doc, marks);
@@ -122,7 +129,14 @@ function addBookmarks(doc: PDFDocument, marks: readonly { readonly name: string;
 
 const entitiesOf = (d: Drawing): Entity[] => d.layers.flatMap((l) => [...l.entities]);
 
-function paint(page: PDFPage, e: Entity, shift: Vec2, fonts: Readonly<Record<"label" | "text", PDFFont>>): void {
+function paint(
+  page: PDFPage,
+  e: Entity,
+  shift: Vec2,
+  fonts: Readonly<Record<"label" | "text", PDFFont>>,
+  pictures: ReadonlyMap<Uint8Array, PDFImage>,
+): void {
+  // prettier-ignore
   const X = (x: number): number => (x + shift[0]) * PT;
   const Y = (y: number): number => (y + shift[1]) * PT;
   if (e.kind === "text") {
@@ -138,6 +152,10 @@ function paint(page: PDFPage, e: Entity, shift: Vec2, fonts: Readonly<Record<"la
       rotate: degrees(e.turn ?? 0),
       color: rgb(0, 0, 0),
     });
+    return;
+  }
+  if (e.kind === "image") {
+    page.drawImage(pictures.get(e.picture.bytes)!, { x: X(e.at[0]), y: Y(e.at[1]), width: e.wide * PT, height: e.high * PT }); // prettier-ignore
     return;
   }
   const ops: PDFOperator[] = [pushGraphicsState()];

@@ -14,6 +14,11 @@ const TINT: Record<Fill, string> = { timber: "#EAD9B6", black: "#1B2733", white:
 const escape = (s: string): string =>
   s.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
 
+function base64(bytes: Uint8Array): string {
+  let s = "";
+  for (let i = 0; i < bytes.length; i += 0x8000) s += String.fromCharCode(...bytes.subarray(i, i + 0x8000));
+  return btoa(s);
+}
 /** Entities as SVG elements; x0 and y1 are what lies at the upper left corner. */
 function elements(entities: readonly Entity[], x0: number, y1: number): string {
   const X = (x: number): string => num(x - x0);
@@ -30,6 +35,8 @@ function elements(entities: readonly Entity[], x0: number, y1: number): string {
         return `<path d="M${e.points.map((p) => `${X(p[0])} ${Y(p[1])}`).join("L")}${e.closed ? "Z" : ""}"${fill(e.fill)}${stroke(e)}/>`;
       case "circle":
         return `<circle cx="${X(e.centre[0])}" cy="${Y(e.centre[1])}" r="${num(e.radius)}"${fill(e.fill)}${stroke(e)}/>`;
+      case "image":
+        return `<image x="${X(e.at[0])}" y="${Y(e.at[1] + e.high)}" width="${num(e.wide)}" height="${num(e.high)}" preserveAspectRatio="none" href="data:${e.picture.type};base64,${base64(e.picture.bytes)}"/>`;
       case "text": {
         const family = e.font === "label" ? "'Barlow Condensed', sans-serif" : "'Source Sans 3', sans-serif";
         const turn = e.turn ? ` transform="rotate(${num(-e.turn)} ${X(e.at[0])} ${Y(e.at[1])})"` : "";

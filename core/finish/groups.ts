@@ -3,14 +3,14 @@ import { lookOf } from "../lumber";
 import type { FinishGroup } from "../job";
 
 export const GROUP_WORDS: Readonly<Record<FinishGroup, string>> = {
-  framing: "framing",
+  framing: "frame members",
   walls: "walls and siding",
-  trim: "trim",
+  trim: "trim pieces",
   openings: "windows and doors",
-  roof: "roof",
+  roof: "roof surfaces",
   floors: "floors and decks",
   rods: "rods and castings",
-  ground: "foundation",
+  ground: "footings and piers",
 };
 /** Roles that are no framing, the first that fits. */
 const ROLES: readonly (readonly [RegExp, FinishGroup])[] = [

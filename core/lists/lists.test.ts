@@ -63,7 +63,7 @@ describe("lists on paper", () => {
         stickPages(listed(d), plans, paper, "d"),
         findingPages(d, told, paper, "d"),
       ];
-      const points = all.flatMap((plan) => plan.pages.flatMap((page) => page.furniture.flatMap((e) => (e.kind === "path" ? e.points : e.kind === "text" ? [e.at] : [e.centre])))); // prettier-ignore
+      const points = all.flatMap((plan) => plan.pages.flatMap((page) => page.furniture.flatMap((e) => (e.kind === "path" ? e.points : "at" in e ? [e.at] : [e.centre])))); // prettier-ignore
       expect(points.length).toBeGreaterThan(1000);
       expect(
         points.filter(([x, y]) => !(x > 8 && y > 8 && x < wide - 8 && y < high - 8)),
@@ -77,7 +77,7 @@ describe("lists on paper", () => {
     for (const paper of Object.keys(PAPERS) as PaperId[]) {
       const plan = sheetPages(listed(d), plans, paper, "d");
       const [wide, high] = PAPERS[paper];
-      const points = plan.pages.flatMap((page) => page.furniture.flatMap((e) => (e.kind === "path" ? e.points : e.kind === "text" ? [e.at] : [e.centre]))); // prettier-ignore
+      const points = plan.pages.flatMap((page) => page.furniture.flatMap((e) => (e.kind === "path" ? e.points : "at" in e ? [e.at] : [e.centre]))); // prettier-ignore
       expect(
         points.filter(([x, y]) => !(x > 8 && y > 8 && x < wide - 8 && y < high - 8)),
         paper,

@@ -1,11 +1,12 @@
 import type { ApexOptions } from "apexcharts";
-import { useEffect, useMemo, useRef, useState } from "react";
-import { calendarOf, planEvenings, tasksOf, windowsOf, type Evening, type Joining } from "core/assembly";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { calendarOf, planEvenings, tasksOf, underJob, windowsOf, type Evening, type Joining } from "core/assembly";
 import { useJob } from "~/job/JobContext";
 import { fileName, saveFile } from "~/job/saveFile";
 import { clockOf } from "~/job/useKeeping";
 import { recallJson, remember } from "~/ui/remembered";
 import type { BenchOrder } from "./useBench";
+import { useOtherJobs } from "./useOtherJobs";
 
 const DAYS = ["Sunday", "Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday"] as const;
 const KEY = "cardo-evenings";
@@ -37,12 +38,14 @@ export function Evenings({ order, joinings }: { order: BenchOrder; joinings: rea
   const [start, setStart] = useState(() => new Date(Math.ceil(Date.now() / 60_000) * 60_000));
   const { steps, states } = order;
   useEffect(() => setStart(new Date(Math.ceil(Date.now() / 60_000) * 60_000)), [issues.length]);
+  const handle = useCallback((id: string): number => joinings.find((j) => j.id === id)?.handle ?? 30, [joinings]);
+  const others = useOtherJobs(start, handle);
   const { tasks, plan } = useMemo(() => {
-    const handle = (id: string): number => joinings.find((j) => j.id === id)?.handle ?? 30;
-    const todo = tasksOf(steps, states, issues, start.getTime(), handle);
+    const own = tasksOf(steps, states, issues, start.getTime(), handle);
+    const todo = others.tasks.length > 0 ? [...underJob("this", doc.name, own), ...others.tasks] : own;
     return { tasks: todo, plan: planEvenings(todo, windowsOf(evenings, start, YEAR)) };
     // how steps stand follows from the log
-  }, [steps, issues, start, evenings, joinings]);
+  }, [steps, issues, start, evenings, handle, others.tasks]);
   const title = new Map(tasks.map((t) => [t.id, t.title]));
   const at = (m: number): Date => new Date(start.getTime() + m * 60_000);
   const days = new Map<string, typeof plan.planned>();
@@ -124,6 +127,34 @@ export function Evenings({ order, joinings }: { order: BenchOrder; joinings: rea
           </button>
         </p>
       </section>
+      {others.others.length > 0 && (
+        <details className="my-3 max-w-3xl">
+          <summary className="link min-h-6 cursor-pointer text-[16px]">
+            {others.ticked.size === 0
+              ? "Together with other jobs"
+              : `Together with ${others.ticked.size} other ${others.ticked.size === 1 ? "job" : "jobs"}`}
+          </summary>
+          <ul className="mt-1 grid grid-cols-2 gap-x-6 text-[16px]">
+            {others.others.map(([x, name]) => (
+              <li key={x}>
+                <label className="flex min-h-9 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-4.5 accent-[var(--vermilion)]"
+                    checked={others.ticked.has(x)}
+                    onChange={() => others.flip(x)}
+                  />
+                  {name}
+                </label>
+                {others.faults[x] && <p className="text-[15px] text-fault">{others.faults[x]}</p>}
+              </li>
+            ))}
+          </ul>
+          <p role="status" className="text-[15px] text-ink-2">
+            {others.waiting && `${others.waiting} is being looked at …`}
+          </p>
+        </details>
+      )}
       {chart ? (
         <Chart
           rows={[...days.values()]

@@ -72,8 +72,6 @@ export function Fasteners({ order }: { order: BenchOrder }) {
               className="link min-h-10"
               onClick={() => change(`Without the ${FASTENER_WORDS[f.kind]}`, (x) => void x.splice(i, 1))}
             >
-              {" "}
-              {/* prettier-ignore */}
               Leave it out
             </button>
           </div>

@@ -98,7 +98,7 @@ export function Finish({ order }: { order: BenchOrder }) {
                     <td>
                       {GROUP_WORDS[p.group]}
                       <span className="block text-[15px] text-ink-2">
-                        {p.pieces} {p.pieces === 1 ? "piece" : "pieces"}, {p.material}
+                        {`${p.pieces} ${p.pieces === 1 ? "piece" : "pieces"}, ${p.material}`}
                       </span>
                     </td>
                     <td className="num">
@@ -199,7 +199,7 @@ function Coats({
     <div className="flex flex-wrap items-center gap-2">
       {part.coats.map((c, i) => (
         <span key={i} className="inline-flex items-center gap-1.5 border border-edge bg-film px-2 py-1">
-          {i + 1}. {c.name}
+          {`${i + 1}. ${c.name}`}
           <button
             className="link min-h-6 min-w-6"
             aria-label={`Take ${c.name} off the ${words}`}

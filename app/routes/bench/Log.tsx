@@ -2,6 +2,7 @@ import { shortHash, type Issue } from "core/job";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { clockOf } from "~/job/useKeeping";
+import { usePaper } from "~/job/usePaper";
 import { LogNote } from "./LogNote";
 
 const WORD = { print: "Jigs printed", cut: "Cut", uncut: "Taken back: not cut", done: "Done", undone: "Not done after all", skipped: "Skipped", note: "Note", measured: "Measured", lost: "Broken or lost" } as const; // prettier-ignore
@@ -53,6 +54,7 @@ function Picture({ hash, width, height, alt }: { hash: string; width: number; he
 export function Log() {
   const { id, issues } = useJob();
   const { M } = useUnits();
+  const [paper] = usePaper();
   return (
     <>
       <section className="max-w-4xl" aria-label="Write it down">
@@ -62,6 +64,11 @@ export function Log() {
         {issues.length > 0 && (
           <a className="link" href={`/jobs/${id}/log.zip`} download>
             The log as text with its pictures (ZIP)
+          </a>
+        )}
+        {issues.length > 0 && (
+          <a className="link" href={`/jobs/${id}/log.pdf?paper=${paper}`} download>
+            The log as a book (PDF)
           </a>
         )}
       </p>

@@ -72,20 +72,14 @@ export function Masters() {
                 className="link min-h-10"
                 onClick={() => change(`Cut the ${m.role} again`, (all) => void all.splice(i, 1))}
               >
-                {" "}
-                {/* prettier-ignore */}
                 Cut them instead
               </button>
             </div>
             <ul className="mt-1 text-[16px]">
               {own.map((p) => (
                 <li key={p.mark}>
-                  <b className="head">{p.mark}</b> {p.sticks.length} needed and {m.spare} to spare: {p.pours}{" "}
-                  {p.pours === 1 ? "fill" : "fills"} of {m.atOnce},{" "}
-                  {p.pours === 1
-                    ? `to be taken out ${minutesWords(m.minutes)} later`
-                    : `the last one out after ${minutesWords(p.pours * m.minutes)} of setting`}
-                  .
+                  <b className="head">{p.mark}</b>{" "}
+                  {`${p.sticks.length} needed and ${m.spare} to spare: ${p.pours} ${p.pours === 1 ? "fill" : "fills"} of ${m.atOnce}, ${p.pours === 1 ? `to be taken out ${minutesWords(m.minutes)} later` : `the last one out after ${minutesWords(p.pours * m.minutes)} of setting`}.`}
                 </li>
               ))}
               {own.length === 0 && <li className="text-ink-2">The design has none of them any more.</li>}

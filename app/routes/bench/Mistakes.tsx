@@ -18,7 +18,7 @@ export function Mistakes({ all }: { all: readonly OrderMistake[] }) {
     <ul aria-label="What would go wrong" className="mx-7 mt-2 max-h-[22vh] shrink-0 overflow-auto">
       {all.map((m) => (
         <li key={m.key} className={`mt-1 border-l-[3px] ${EDGE[m.level]} bg-shade px-4 py-1.5 text-[16px]`}>
-          <b>{WORD[m.level]}.</b> {tellIn(m.text, units)}{" "}
+          <b>{`${WORD[m.level]}.`}</b> {tellIn(m.text, units)}{" "}
           {m.sticks.length > 0 && (
             <button className="link min-h-6" onClick={() => select(m.sticks[0])}>
               Show

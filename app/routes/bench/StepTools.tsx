@@ -59,8 +59,6 @@ export function StepTools({ step, order }: { step: ShownStep; order: BenchOrder 
             aria-expanded={tool === "split"}
             onClick={() => setTool(tool === "split" ? undefined : "split")}
           >
-            {" "}
-            {/* prettier-ignore */}
             Part it …
           </button>
         )}
@@ -74,8 +72,6 @@ export function StepTools({ step, order }: { step: ShownStep; order: BenchOrder 
           aria-expanded={tool === "add"}
           onClick={() => setTool(tool === "add" ? undefined : "add")}
         >
-          {" "}
-          {/* prettier-ignore */}
           Add a step after it …
         </button>
         {edits.length > 0 && (
