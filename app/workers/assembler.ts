@@ -41,9 +41,8 @@ export function orderOf(d: Design, way: Way): BuildOrder {
 export function shownAssembly(d: Design, way: Way): ShownAssembly {
   const piece = new Map(d.pieces.flatMap((p) => p.sticks.map((s) => [s, p] as const)));
   const { orders, mistakes } = orderOf(d, way);
-  const grave = { fault: 0, warning: 1, remark: 2 };
   return {
-    mistakes: [...mistakes].sort((a, b) => grave[a.level] - grave[b.level]),
+    mistakes,
     steps: orders.flatMap((a, k) => {
       const s = d.structures[k]!;
       return a.steps.map((st): ShownStep => {

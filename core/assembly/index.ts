@@ -4,6 +4,7 @@
  */
 export * from "./body";
 export * from "./clear";
+export * from "./cautions";
 export * from "./joinings";
 export * from "./sequence";
 export * from "./step";

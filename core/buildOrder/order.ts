@@ -11,6 +11,7 @@ import { finishParts, type FinishPart } from "../finish";
 export interface BuildOrder {
   readonly orders: readonly Assembly[];
   readonly parts: readonly FinishPart[];
+  /** The gravest first. */
   readonly mistakes: readonly OrderMistake[];
 }
 export function buildOrder(d: Pick<Design, "structures" | "doc" | "pieces">, way: Way = "up"): BuildOrder {
@@ -26,5 +27,7 @@ export function buildOrder(d: Pick<Design, "structures" | "doc" | "pieces">, way
   });
   const { fasteners } = buildOf(d.doc);
   const joined = d.structures.flatMap((s) => fastenerFaults(s, fasteners).map((f, i): OrderMistake => ({ key: `${s.structure.id}:fastener:${f.fastener}:${i}`, level: f.level, text: f.text, structure: s.structure.id, sticks: f.sticks }))); // prettier-ignore
-  return { orders, parts, mistakes: [...said, ...joined, ...allMistakes(d, orders, parts)] };
+  const all = [...said, ...joined, ...allMistakes(d, orders, parts)];
+  const grave = { fault: 0, warning: 1, remark: 2 };
+  return { orders, parts, mistakes: all.sort((a, b) => grave[a.level] - grave[b.level]) };
 }

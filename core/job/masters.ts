@@ -14,13 +14,16 @@ export interface MasterPlan {
   /** How often the mould is filled, or the printer runs. */
   readonly pours: number;
 }
+/** How many of a mark it pays to make a mould for. Common practice. */
+const LEAST = 3;
 /** Every mark that is made from a master. A mould holds so many at once, and all of them are made: the last fill is a whole one. */
 export function masterPlans(d: Pick<Design, "doc" | "pieces">): MasterPlan[] {
   return buildOf(d.doc).masters.flatMap((master) =>
     d.pieces.flatMap((p: Piece): MasterPlan[] => {
       if (p.role !== master.role) return [];
       const sticks = p.sticks.filter((s) => s.startsWith(`${master.structure}/`));
-      if (sticks.length === 0) return [];
+      // one or two of a mark are sooner cut
+      if (sticks.length < LEAST) return [];
       const wanted = sticks.length + master.spare;
       return [{ master, mark: p.mark, role: p.role, sticks, wanted, pours: Math.ceil(wanted / master.atOnce) }];
     }),

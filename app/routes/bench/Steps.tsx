@@ -1,11 +1,12 @@
 import { useEffect, useRef, useState } from "react";
-import { minutesWords, type Joining, type StepState } from "core/assembly";
+import { cautionsOf, minutesWords, type Joining, type StepState } from "core/assembly";
 import { printArea, tellIn } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { clockOf } from "~/job/useKeeping";
 import { useUnits } from "~/job/units";
 import type { ShownStep } from "~/workers/assembler";
 import { LogNote } from "./LogNote";
+import { Cautions } from "./Cautions";
 import { StepTools } from "./StepTools";
 import { StepPictureView } from "./StepPictureView";
 import type { BenchOrder } from "./useBench";
@@ -266,6 +267,7 @@ function StepPage({
           )}
         </div>
       )}
+      <Cautions all={cautionsOf(step, joining.id)} />
       {glued && joining.beware && <p className="mt-1 text-[16px] text-ink-2">{joining.beware}</p>}
       {state.touched && (
         <p className="mt-2 border-l-[3px] border-ochre bg-shade px-4 py-1.5">

@@ -81,6 +81,25 @@ describe("the finish at the bench", () => {
   });
 });
 
+describe("cautions", () => {
+  it("stand beside the act they belong to, once a session", async () => {
+    sessionStorage.clear();
+    const job = await open();
+    expect(screen.queryByRole("note")).toBeNull();
+    await job.user.selectOptions(screen.getByLabelText(/Joined with/), "ca-thin");
+    expect(screen.getByRole("note").textContent).toMatch(
+      /^Caution\. Cyanoacrylate only with fresh air and eye protection/,
+    );
+    await press(job, "Understood, for this session");
+    expect(screen.queryByRole("note")).toBeNull();
+    await press(job, "Next ›");
+    await job.user.selectOptions(screen.getByLabelText(/Joined with/), "ca-thick");
+    expect(screen.queryByRole("note")).toBeNull();
+    await job.user.selectOptions(screen.getByLabelText(/Joined with/), "solvent");
+    expect(screen.getByRole("note").textContent).toMatch(/Solvent cement only with fresh air, away from flames/);
+  });
+});
+
 describe("the order by hand", () => {
   it("refuses what cannot be built with the reason, and takes what can", async () => {
     const job = await open();
