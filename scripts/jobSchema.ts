@@ -1,6 +1,16 @@
 import { format } from "prettier";
 import { AIMS } from "../core/cutting";
-import { COAT_KINDS, EAVES, FINISH_GROUPS, FINISH_TIMES, JOB_FORMAT, JOB_VERSION, OPENINGS } from "../core/job";
+import {
+  COAT_KINDS,
+  EAVES,
+  FINISH_GROUPS,
+  FINISH_TIMES,
+  JOB_FORMAT,
+  JOB_VERSION,
+  OPENINGS,
+  THING_KINDS,
+  TRACK_PIECES,
+} from "../core/job";
 import { MEASURES } from "../core/prototype";
 import { JOINTS, type Param } from "../core/structures";
 import { KINDS } from "../core/structures/all";
@@ -271,6 +281,50 @@ const schema = {
           ),
         ),
       }),
+      spot: object({
+        tracks: list(
+          object({
+            id,
+            name: word,
+            x: number(),
+            y: number(),
+            turn: number(),
+            rail: number(),
+            car: id,
+            pieces: list(
+              object({ kind: oneOf(...TRACK_PIECES), length: number(), radius: number(), ease: number() }, [
+                "radius",
+                "ease",
+              ]),
+            ),
+          }),
+        ),
+        things: list(
+          object({
+            id,
+            name: word,
+            kind: oneOf(...THING_KINDS),
+            x: number(),
+            y: number(),
+            turn: number(),
+            length: number(),
+            depth: number(),
+            low: number(),
+            high: number(),
+          }),
+        ),
+        cars: list(
+          object({
+            id,
+            name: word,
+            length: number(),
+            trucks: number(),
+            width: number(),
+            bottom: number(),
+            height: number(),
+          }),
+        ),
+      }),
       build: object({
         coats: list(
           object({
@@ -329,7 +383,7 @@ const schema = {
       issues: list({ type: "object" }),
       files: record({ type: "string" }),
     },
-    ["sheetCutting", "build", "useDrawer", "issues", "files"],
+    ["sheetCutting", "spot", "build", "useDrawer", "issues", "files"],
   ),
 };
 /** The JSON schema of a job file, from the kinds' own declarations, as it is written to docs/job.schema.json. */

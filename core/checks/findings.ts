@@ -23,6 +23,7 @@ import { neighbours } from "./neighbours";
 import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
 import { spotFindings } from "./spotFindings";
+import { trainFindings } from "./trainFindings";
 import { thinSticks } from "./thinSticks";
 import { viewLines } from "./viewLines";
 
@@ -62,6 +63,7 @@ export function findings(d: Design): Finding[] {
     ...sheetFindings(d),
     ...lengthFindings(d),
     ...spotFindings(d),
+    ...trainFindings(d),
     ...smallPieces(d),
     ...thinSticks(d),
     ...longSheets(d),

@@ -6,6 +6,7 @@ import { buildOf, designHash, shortHash, type Design, type StructureDesign } fro
 import { feet, prototype, scaleLabel, tellIn, toModel, type Units } from "../units";
 import { singleSheet, template } from "./template";
 import { buildSheets } from "./buildSheets";
+import { clearanceGauges } from "./clearanceGauge";
 import { sitePlan } from "./sitePlan";
 import { sheetsOfKind, type NamedDrawing } from "./kindSheets";
 
@@ -41,7 +42,8 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
   const framed = d.structures.filter((s) => !s.fault && s.resolved.sticks.length > 0);
   const plan = sitePlan(d);
   return [
-    ...(plan ? [sheet(framed[0]!, "Plan of the spot", "plan-of-the-spot", plan)] : []),
+    ...(plan && framed[0] ? [sheet(framed[0], "Plan of the spot", "plan-of-the-spot", plan)] : []),
+    ...(framed[0] ? clearanceGauges(d).map(({ what, drawing }) => sheet(framed[0]!, `${what[0]!.toUpperCase()}${what.slice(1)}`, slug(what), drawing)) : []), // prettier-ignore
     ...framed.flatMap((s) =>
       [...drawingsOf(s, d), ...masksOf(s, d), ...holesFor(s, d)].map(({ what, drawing }) =>
         sheet(s, `${s.structure.name}: ${what}`, `${slug(s.structure.name) || "jig"}-${slug(what)}`, drawing),

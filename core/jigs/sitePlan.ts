@@ -1,7 +1,8 @@
 import { line, outline, rectangle, text, type Drawing, type Entity, type Layer } from "../drawing";
 import { addScaled, type Vec2 } from "../geometry";
-import type { Design } from "../job";
+import { spotOf, type Design } from "../job";
 import { clearance, planFacts, planPoint, pointIn, solidStretches, wallsAt, type Place, type PlanFacts } from "../site";
+import { carOf, centreLine, envelope, modelCar, thingOutline } from "../trains";
 import { model, printMm } from "../units";
 
 /** Height of names and of figures on the plan, mm of paper. */
@@ -26,11 +27,26 @@ export function sitePlan(d: Design): Drawing | undefined {
     const own = facts.find((f) => f.structure === s.id);
     return s.place && own ? [{ name: s.name, place: s.place, facts: own }] : [];
   });
-  if (all.length === 0) return undefined;
+  if (all.length === 0 && spotOf(d.doc).tracks.length === 0) return undefined;
   const { spotLength: long, spotDepth: deep } = d.doc.brief;
   const layers: Layer[] = [];
   const put = (name: string, entities: Entity[]): void => void (entities.length > 0 && layers.push({ name, entities }));
   if (long > 0 && deep > 0) put("spot", [outline(rectangle(-long / 2, -deep / 2, long, deep), "centre")]);
+  const { tracks, things, cars } = spotOf(d.doc);
+  put(
+    "things",
+    things.flatMap((t) => [outline(thingOutline(t), "hidden"), text([t.x, t.y], t.name, FIGURE, "middle")]),
+  );
+  put("swept", tracks.flatMap((t) => envelope(centreLine(t), modelCar(carOf(t.car, cars), d.doc.brief.scale.ratio)).map((r) => outline(r, "thin")))); // prettier-ignore
+  put(
+    "tracks",
+    tracks.flatMap((t) => {
+      const track = centreLine(t);
+      const n = Math.max(8, Math.ceil(track.length / 4));
+      const points = Array.from({ length: n + 1 }, (_, i) => track.at((track.length * i) / n).at);
+      return [{ kind: "path" as const, points, closed: false, line: "centre" as const }];
+    }),
+  );
   put(
     "outlines",
     all.flatMap((s) => s.facts.silhouette.map((r) => outline(r.map((c) => planPoint(s.place, c)), "thin"))), // prettier-ignore

@@ -19,6 +19,7 @@ import {
   ValidateNested,
 } from "class-validator";
 import { BuildDoc } from "./buildDoc";
+import { SpotDoc } from "./spotDoc";
 import { AIMS, type Aim } from "../cutting/aims";
 import { MEASURES, type MeasureKind } from "../prototype";
 import type { SeriesId } from "../lumber";
@@ -252,6 +253,8 @@ export class JobDoc {
   @IsObject(MISSING) @ValidateNested() @Type(() => CuttingDoc) cutting!: CuttingDoc;
   /** Left out while sheets are cut the usual way: scored and snapped, with nothing between the parts. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => SheetCuttingDoc) sheetCutting?: SheetCuttingDoc;
+  /** Tracks and what else is on the spot; left out while nothing is. */
+  @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => SpotDoc) spot?: SpotDoc;
   /** How it is put together and finished; left out while nothing was decided. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => BuildDoc) build?: BuildDoc;
   /** Whether plans take what lies in the drawer; they do while this is left out. */

@@ -4,6 +4,7 @@
  */
 export * from "./document";
 export * from "./buildDoc";
+export * from "./spotDoc";
 export * from "./masters";
 export * from "./drawings";
 export { completed, migrate } from "./migrations";

@@ -1,5 +1,7 @@
 import { useMemo, useState } from "react";
+import { spotOf } from "core/job";
 import { clearances, planPoint } from "core/site";
+import { centreLine, thingOutline } from "core/trains";
 import { Board } from "~/board/Board";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
@@ -9,6 +11,8 @@ import { Footprint } from "./Footprint";
 import { nameAt } from "./nameAt";
 import { PlaceHandles } from "./PlaceHandles";
 import { PlaceList } from "./PlaceList";
+import { SpotList } from "./SpotList";
+import { TrackDrawing } from "./TrackDrawing";
 import { usePlaces } from "./usePlaces";
 
 /** What the plan is fitted to while nothing is on it and the spot has no size, model mm. */
@@ -30,12 +34,17 @@ export default function SitePlan() {
   const kept = doc.structures.map((s) => JSON.stringify(s.place ?? 0)).join();
   const bounds = useMemo(() => {
     const all = placed.flatMap((p) => p.facts.silhouette.flat().map((c) => planPoint(p.place, c)));
+    for (const t of spotOf(doc).tracks) {
+      const line = centreLine(t);
+      for (let i = 0; i <= 8; i++) all.push(line.at((line.length * i) / 8).at);
+    }
+    all.push(...spotOf(doc).things.flatMap(thingOutline));
     if (onSpot) all.push([-spotLength / 2, -spotDepth / 2], [spotLength / 2, spotDepth / 2]);
     if (all.length === 0) return EMPTY;
     const end = (f: (...n: number[]) => number, k: 0 | 1): number => f(...all.map((p) => p[k]));
     return { min: [end(Math.min, 0), end(Math.min, 1)], max: [end(Math.max, 0), end(Math.max, 1)] } as const;
     // while one is dragged the plan stays as it lies
-  }, [kept, places.known, onSpot, spotLength, spotDepth]);
+  }, [kept, places.known, onSpot, spotLength, spotDepth, doc.spot]);
   const clear = useMemo(() => {
     if (!picked) return [];
     const others = [...placed.filter((p) => p.id !== picked.id).map((p) => p.walls), ...edges.map((e) => [e])];
@@ -50,7 +59,7 @@ export default function SitePlan() {
           label="Plan of the spot"
           bounds={bounds}
           padding={PADDING}
-          fitKey={`${places.known} ${spotLength} ${spotDepth} ${placed.map((p) => p.id).join()}`}
+          fitKey={`${places.known} ${spotOf(doc).tracks.length} ${spotOf(doc).things.length} ${spotLength} ${spotDepth} ${placed.map((p) => p.id).join()}`}
           unitMm={1}
           onPoint={(_, ids) => pick(ids[0])}
           furniture={
@@ -79,6 +88,7 @@ export default function SitePlan() {
                   strokeDasharray="14 4 3 4"
                 />
               )}
+              <TrackDrawing view={v} />
               {[...placed]
                 .sort((a, b) => a.place.z + a.facts.high - b.place.z - b.facts.high || a.id.localeCompare(b.id))
                 .map((p) => (
@@ -158,7 +168,8 @@ export default function SitePlan() {
           </p>
           <PlaceList places={places} picked={picked?.id} pick={pick} />
         </section>
-        <Findings only={(f) => /:(clash|slit|blocked|spot)(:|$)/.test(f.key)} />
+        <SpotList />
+        <Findings only={(f) => /:(clash|slit|blocked|spot|train)(:|$)/.test(f.key)} />
       </SidePanel>
     </div>
   );

@@ -1,0 +1,59 @@
+import "../reflected";
+import { Type } from "class-transformer";
+import { IsIn, IsNumber, IsOptional, Max, Min } from "class-validator";
+import { finite, id, many, text } from "../structures/fields";
+
+export const TRACK_PIECES = ["straight", "left", "right"] as const;
+export const THING_KINDS = ["stands already", "has to stay", "kept free", "road", "platform", "water", "wall"] as const;
+export type ThingKind = (typeof THING_KINDS)[number];
+
+/** A car in prototype mm: over its body, between its truck centres; from how far over the rail its body begins to how high it is. */
+export class CarDoc {
+  @id() id!: string;
+  @text(80) name!: string;
+  @IsNumber(finite) @Min(500) @Max(60_000) length!: number;
+  @IsNumber(finite) @Min(300) @Max(60_000) trucks!: number;
+  @IsNumber(finite) @Min(300) @Max(6000) width!: number;
+  @IsNumber(finite) @Min(0) @Max(3000) bottom!: number;
+  @IsNumber(finite) @Min(500) @Max(9000) height!: number;
+}
+/** A length of track, model mm: straight, or a curve of a radius to a side; `ease` of its length at either end leads into the curve. */
+export class TrackPieceDoc {
+  @IsIn(TRACK_PIECES) kind!: (typeof TRACK_PIECES)[number];
+  @IsNumber(finite) @Min(1) @Max(1e5) length!: number;
+  @IsOptional() @IsNumber(finite) @Min(20) @Max(1e6) radius?: number;
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(1e5) ease?: number;
+}
+/** A track on the spot: where its first end is and which way it runs, degrees counter-clockwise from the right; the top of its rail over the spot, model mm; the longest car on it. */
+export class TrackDoc {
+  @id() id!: string;
+  @text(80) name!: string;
+  @IsNumber(finite) @Min(-1e5) @Max(1e5) x!: number;
+  @IsNumber(finite) @Min(-1e5) @Max(1e5) y!: number;
+  @IsNumber(finite) @Min(-360) @Max(360) turn!: number;
+  @IsNumber(finite) @Min(-1e4) @Max(1e4) rail!: number;
+  @id() car!: string;
+  @many(60) @Type(() => TrackPieceDoc) pieces!: TrackPieceDoc[];
+}
+/** What else is on the spot, a box: its middle and sides in the plan, its turn, and from where to where it reaches over the spot, model mm. */
+export class ThingDoc {
+  @id() id!: string;
+  @text(80) name!: string;
+  @IsIn(THING_KINDS) kind!: ThingKind;
+  @IsNumber(finite) @Min(-1e5) @Max(1e5) x!: number;
+  @IsNumber(finite) @Min(-1e5) @Max(1e5) y!: number;
+  @IsNumber(finite) @Min(-360) @Max(360) turn!: number;
+  @IsNumber(finite) @Min(0.1) @Max(1e5) length!: number;
+  @IsNumber(finite) @Min(0.1) @Max(1e5) depth!: number;
+  @IsNumber(finite) @Min(-1e4) @Max(1e4) low!: number;
+  @IsNumber(finite) @Min(-1e4) @Max(1e4) high!: number;
+}
+/** The spot beyond its size: tracks with the cars on them, and what is there or has to be kept free. */
+export class SpotDoc {
+  @many(60) @Type(() => TrackDoc) tracks!: TrackDoc[];
+  @many(200) @Type(() => ThingDoc) things!: ThingDoc[];
+  /** Cars of one's own, beside those that ship. */
+  @many(60) @Type(() => CarDoc) cars!: CarDoc[];
+}
+export const emptySpot = (): SpotDoc => ({ tracks: [], things: [], cars: [] });
+export const spotOf = (doc: { readonly spot?: SpotDoc }): SpotDoc => doc.spot ?? emptySpot();
