@@ -70,6 +70,13 @@ describe("the command line", () => {
     expect(csv).toHaveLength(pieces.length + 1);
     expect(csv[1]).toMatch(/^C1,1,cap,12×14,/);
   });
+  it("sets a job into another scale as a job file, with what had to give", () => {
+    const { out, err } = cardo("rescale", JOB, "o");
+    const doc = JSON.parse(out) as { brief: { scale: { id: string } }; structures: unknown[] };
+    expect(doc.brief.scale).toEqual({ id: "O", ratio: 48 });
+    expect(err).toMatch(/The spot stays as it was measured/);
+    expect(cardo("rescale", JOB, "huge").err).toMatch(/Scale “huge” is not known; write Z, N, /);
+  });
   it("tells the order of assembly, each step after those before it", () => {
     const out = JSON.parse(cardo("steps", JOB).out).structures[0];
     expect(out.no_way).toEqual([]);

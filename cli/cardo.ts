@@ -153,6 +153,25 @@ program
     print(stepReport(design, o.down ? "down" : "up"));
   });
 
+/** What was asked for wrongly, as a sentence on the error output. */
+function toldBadly<T>(f: () => T): T {
+  try {
+    return f();
+  } catch (e) {
+    throw new BadInput((e as Error).message);
+  }
+}
+program
+  .command("rescale <job> <scale>")
+  .description("the job in another scale with that scale's stock, as a job file; what had to give on the error output")
+  .action(async (job: string, id: string) => {
+    const { design } = await readDesign(job);
+    const { inScale } = await import("./rescale");
+    const { doc, said } = toldBadly(() => inScale(design, id));
+    for (const t of said) process.stderr.write(`${t}\n`);
+    print(doc);
+  });
+
 program
   .command("fit <job>")
   .description("its buildings fitted into the spot of its brief, or one given: what is given up, and their parameters")

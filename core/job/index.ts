@@ -6,6 +6,7 @@ export * from "./document";
 export * from "./buildDoc";
 export * from "./spotDoc";
 export * from "./masters";
+export * from "./rescale";
 export * from "./drawings";
 export { completed, migrate } from "./migrations";
 export * from "./error";

@@ -1,10 +1,14 @@
 // @vitest-environment jsdom
 import { screen, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
+import type { JobDoc } from "core/job";
 import { bare, example, openJob, setUpScreens } from "~/screen.fixture";
 
 setUpScreens();
-const open = () => openJob(bare(example("gulch-trestle")), "brief");
+const open = (choices: JobDoc["stock"]["choices"] = {}) => {
+  const doc = bare(example("gulch-trestle"));
+  return openJob({ ...doc, stock: { ...doc.stock, choices } }, "brief");
+};
 
 describe("the brief", () => {
   it("keeps what is typed when the field is left, each as a step of its own", async () => {
@@ -66,6 +70,20 @@ describe("the brief", () => {
     await job.type("Ratio, 1 to", "43,5");
     expect(job.words()).toMatch(/A foot of the prototype is 7\.007 mm/);
     expect((await job.kept()).brief.scale).toEqual({ id: "custom", ratio: 43.5 });
+  });
+  it("takes the stock along into another scale, says what had to give, and one undo brings all of it back", async () => {
+    const job = await open({ "12×12": { item: "inch/8x8", plies: 1, along: "thickness" } });
+    await job.user.selectOptions(screen.getByLabelText("Scale"), "O");
+    expect(job.words()).toMatch(/What had to give/);
+    expect(job.words()).toMatch(
+      /12×12 is cut from Strip wood 1\/4 × 1\/4 in, 0\.0 % off, where it was Strip wood 1\/8 × 1\/8 in/,
+    );
+    expect((await job.kept()).stock.choices["12×12"]!.item).toBe("inch/16x16");
+    await job.user.click(screen.getByRole("button", { name: "Understood" }));
+    expect(job.words()).not.toMatch(/What had to give/);
+    await job.user.click(screen.getByRole("button", { name: /^Undo: Change the scale/ }));
+    const { brief, stock } = await job.kept();
+    expect([brief.scale.id, stock.choices["12×12"]!.item]).toEqual(["HO", "inch/8x8"]);
   });
   it("notes a decision with its reason, changes it, and takes it away", async () => {
     const job = await open();

@@ -1,6 +1,7 @@
 import { lazy, Suspense, useState } from "react";
 import { useSearchParams } from "react-router";
-import { scaleLabel, SCALES, parseNumber } from "core/units";
+import { becomes, rescaled } from "core/job";
+import { scaleLabel, scaleOf, SCALES, parseNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
@@ -48,14 +49,14 @@ function TheJob() {
     (value: (typeof b)[K]): void =>
       void edit(label, (d) => void ((d.brief as typeof b)[key] = value));
   const custom = b.scale.id === "custom";
-  const pickScale = (id: string): void => {
-    const known = SCALES.find((s) => s.id === id);
-    edit(
-      "Change the scale",
-      (d) =>
-        void (d.brief.scale = known ? { id: known.id, ratio: known.ratio } : { id: "custom", ratio: b.scale.ratio }),
-    );
+  const [said, setSaid] = useState<readonly string[]>([]);
+  // the same structures in another scale, with its stock; what had to give is told
+  const toScale = (id: string, ratio?: number): void => {
+    const next = rescaled(doc, scaleOf(id, ratio));
+    edit("Change the scale", (d) => becomes(d, next.doc));
+    setSaid(next.said);
   };
+  const pickScale = (id: string): void => toScale(id, b.scale.ratio);
   return (
     <div className="h-full overflow-auto px-8 py-5">
       <div className="grid max-w-5xl grid-cols-2 gap-x-12 gap-y-8">
@@ -89,9 +90,22 @@ function TheJob() {
                 const r = parseNumber(t.replace(/^\s*1:/, ""));
                 if (!(r >= 1 && r <= 1000))
                   return [`Read “${t}”; write a number from 1 to 1000, such as 43.5 for 1:43.5.`];
-                edit("Change the scale", (d) => void (d.brief.scale = { id: "custom", ratio: r }));
+                toScale("custom", r);
               }}
             />
+          )}
+          {said.length > 0 && (
+            <div role="status" className="border-l-[3px] border-ochre bg-shade px-4 py-2 text-[15px]">
+              <b>What had to give</b>
+              <ul className="max-h-56 list-disc overflow-auto pl-5">
+                {said.map((t) => (
+                  <li key={t}>{t}</li>
+                ))}
+              </ul>
+              <button className="link min-h-6" onClick={() => setSaid([])}>
+                Understood
+              </button>
+            </div>
           )}
           <p className="text-[15px] text-ink-2">
             A foot of the prototype is {(304.8 / b.scale.ratio).toFixed(3)} mm on the model. Units are at the top of the
