@@ -8,6 +8,7 @@ import {
   JOB_FORMAT,
   JOB_VERSION,
   OPENINGS,
+  SOURCE_KINDS,
   THING_KINDS,
   TRACK_PIECES,
 } from "../core/job";
@@ -147,9 +148,10 @@ const structures = KINDS.map((k) =>
           maxItems: 50,
         },
       ),
+      sources: record(object({ how: oneOf(...SOURCE_KINDS), from: text(300), why: text(2000) })),
       place: object({ x: number(), y: number(), z: number(), turn: number({ minimum: -360, maximum: 360 }) }),
     },
-    ["place"],
+    ["sources", "place"],
   ),
 );
 const schema = {
@@ -325,59 +327,82 @@ const schema = {
           }),
         ),
       }),
-      build: object({
-        coats: list(
-          object({
-            id: word,
-            name: word,
-            kind: oneOf(...COAT_KINDS),
-            mix: word,
-            touch: number(),
-            over: number(),
-            covers: number(),
-          }),
-        ),
-        finish: list(
-          object({ structure: word, group: oneOf(...FINISH_GROUPS), when: oneOf(...FINISH_TIMES), coats: list(word) }),
-        ),
-        order: list(
-          object(
-            {
-              kind: oneOf("move", "split", "join", "add"),
-              step: word,
-              before: word,
-              with: word,
-              sticks: list(word),
-              title: word,
-              text: word,
-              minutes: number(),
-              rest: number(),
-            },
-            ["before", "with", "sticks", "title", "text", "minutes", "rest"],
+      build: object(
+        {
+          coats: list(
+            object({
+              id: word,
+              name: word,
+              kind: oneOf(...COAT_KINDS),
+              mix: word,
+              touch: number(),
+              over: number(),
+              covers: number(),
+            }),
           ),
-        ),
-        masters: list(
-          object({
-            structure: word,
-            role: word,
-            by: oneOf("cast", "printed"),
-            atOnce: number(),
-            spare: number(),
-            minutes: number(),
+          finish: list(
+            object({
+              structure: word,
+              group: oneOf(...FINISH_GROUPS),
+              when: oneOf(...FINISH_TIMES),
+              coats: list(word),
+            }),
+          ),
+          order: list(
+            object(
+              {
+                kind: oneOf("move", "split", "join", "add"),
+                step: word,
+                before: word,
+                with: word,
+                sticks: list(word),
+                title: word,
+                text: word,
+                minutes: number(),
+                rest: number(),
+              },
+              ["before", "with", "sticks", "title", "text", "minutes", "rest"],
+            ),
+          ),
+          masters: list(
+            object({
+              structure: word,
+              role: word,
+              by: oneOf("cast", "printed"),
+              atOnce: number(),
+              spare: number(),
+              minutes: number(),
+            }),
+          ),
+          fasteners: list(
+            object({
+              id: word,
+              structure: word,
+              joint: word,
+              kind: oneOf("pin", "dowel", "screw", "bolt", "magnet"),
+              diameter: number(),
+              length: number(),
+              count: number(),
+            }),
+          ),
+          lights: object({
+            supply: number(),
+            lamps: list(
+              object({
+                id,
+                name: word,
+                count: number(),
+                volts: number(),
+                milliamps: number(),
+                series: number(),
+                hole: number(),
+                wire: number(),
+              }),
+            ),
           }),
-        ),
-        fasteners: list(
-          object({
-            id: word,
-            structure: word,
-            joint: word,
-            kind: oneOf("pin", "dowel", "screw", "bolt", "magnet"),
-            diameter: number(),
-            length: number(),
-            count: number(),
-          }),
-        ),
-      }),
+        },
+        ["lights"],
+      ),
       useDrawer: { type: "boolean" },
       aside: record({ type: "string" }),
       issues: list({ type: "object" }),

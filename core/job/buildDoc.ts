@@ -1,15 +1,17 @@
 import "../reflected";
 import {
+  ArrayMaxSize,
   IsArray,
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   Max,
   MaxLength,
   Min,
-  ArrayMaxSize,
+  ValidateNested,
 } from "class-validator";
 import { Type } from "class-transformer";
 import { finite, id, many, text } from "../structures/fields";
@@ -78,6 +80,22 @@ export class FastenerDoc {
   @IsNumber(finite) @Min(0.5) @Max(200) length!: number;
   @IsInt() @Min(1) @Max(20) count!: number;
 }
+/** Lamps that are wired alike: V and mA of one, so many in series; the hole each takes and how long a wire to the supply is, mm. */
+export class LampDoc {
+  @id() id!: string;
+  @text(80) name!: string;
+  @IsInt() @Min(0) @Max(500) count!: number;
+  @IsNumber(finite) @Min(0.5) @Max(24) volts!: number;
+  @IsNumber(finite) @Min(0.5) @Max(1000) milliamps!: number;
+  @IsInt() @Min(1) @Max(20) series!: number;
+  @IsNumber(finite) @Min(0.3) @Max(20) hole!: number;
+  @IsNumber(finite) @Min(0) @Max(20_000) wire!: number;
+}
+/** The lights of a job on one supply, V. */
+export class LightsDoc {
+  @IsNumber(finite) @Min(1) @Max(60) supply!: number;
+  @many(60) @Type(() => LampDoc) lamps!: LampDoc[];
+}
 /** What was decided about how it is put together and finished. Apart from what a frame is made with. */
 export class BuildDoc {
   @many(60) @Type(() => CoatDoc) coats!: CoatDoc[];
@@ -85,6 +103,7 @@ export class BuildDoc {
   @many(400) @Type(() => OrderEditDoc) order!: OrderEditDoc[];
   @many(60) @Type(() => MasterDoc) masters!: MasterDoc[];
   @many(400) @Type(() => FastenerDoc) fasteners!: FastenerDoc[];
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => LightsDoc) lights?: LightsDoc;
 }
 export const emptyBuild = (): BuildDoc => ({ coats: [], finish: [], order: [], masters: [], fasteners: [] });
 /** What a job says of its build; nothing decided where it says nothing. */

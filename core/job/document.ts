@@ -191,12 +191,22 @@ export class PlaceDoc {
   @IsNumber(finite) @Min(-1e4) @Max(1e4) z!: number;
   @IsNumber(finite) @Min(-360) @Max(360) turn!: number;
 }
+export const SOURCE_KINDS = ["measured", "stand-in", "counted", "estimated", "assumed"] as const;
+export type SourceKind = (typeof SOURCE_KINDS)[number];
+/** Where a dimension comes from: measured, taken from a plan that stands in for the unknown one, counted, estimated, or assumed; from what, and why it is so. */
+export class SourceDoc {
+  @IsIn(SOURCE_KINDS) how!: SourceKind;
+  @text(300) from!: string;
+  @text(2000) why!: string;
+}
 export class StructureDoc {
   @id() id!: string;
   @text(60) kind!: string;
   @text(120) name!: string;
   @id() chosen!: string;
   @many(50) @ArrayMinSize(1) @Type(() => VariantDoc) variants!: VariantDoc[];
+  /** Where its dimensions come from, by parameter; what is not in it nobody has said yet. */
+  @IsOptional() @IsObject() sources?: Record<string, SourceDoc>;
   /** Left out while it has no place in the plan. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => PlaceDoc) place?: PlaceDoc;
 }

@@ -7,6 +7,7 @@ export * from "./buildDoc";
 export * from "./spotDoc";
 export * from "./masters";
 export * from "./rescale";
+export * from "./sources";
 export * from "./drawings";
 export { completed, migrate } from "./migrations";
 export * from "./error";

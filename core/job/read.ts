@@ -11,6 +11,7 @@ import {
   JobDoc,
   type DrawingDoc,
   OverrideDoc,
+  SourceDoc,
   SheetSizeDoc,
   StickDoc,
   StockChoiceDoc,
@@ -108,7 +109,9 @@ function recordsOf(doc: JobDoc): Entry[] {
   const overrides = doc.structures.flatMap((s) =>
     s.variants.map((v): Entry => [`${s.id}.${v.id}.overrides`, v.overrides as Record<string, object>, OverrideDoc]),
   );
+  const sources = doc.structures.flatMap((s): Entry[] => (s.sources ? [[`${s.id}.sources`, s.sources as Record<string, object>, SourceDoc]] : [])); // prettier-ignore
   return [
+    ...sources,
     ["stock.choices", doc.stock.choices as Record<string, object>, StockChoiceDoc],
     ...sticks,
     ...sheets,

@@ -5,6 +5,7 @@ import { Tabs } from "~/ui/Tabs";
 import { Evenings } from "./Evenings";
 import { Finish } from "./Finish";
 import { Glues } from "./Glues";
+import { Lights } from "./Lights";
 import { Log } from "./Log";
 import { Mistakes } from "./Mistakes";
 import { Pieces } from "./Pieces";
@@ -16,6 +17,7 @@ const TABS = {
   finish: "Finish",
   evenings: "Evenings",
   pieces: "Pieces",
+  lights: "Lights",
   log: "Log",
   glues: "Glues",
 } as const;
@@ -82,6 +84,8 @@ export default function Bench() {
             <Evenings order={order} joinings={joinings} />
           ) : tab === "pieces" ? (
             <Pieces order={order} />
+          ) : tab === "lights" ? (
+            <Lights />
           ) : tab === "log" ? (
             <Log />
           ) : (

@@ -166,6 +166,32 @@ describe("masters and fasteners", () => {
   });
 });
 
+describe("lights", () => {
+  it("tell the resistor, the current and the wire, by hand, and what cannot be", async () => {
+    const job = await open();
+    await tab(job, "Lights");
+    await press(job, "Add lamps");
+    // (12 V − 3.1 V) ÷ 5 mA is 1,780 Ω, 1.8 kΩ of the series; 8.9 V ÷ 1,800 Ω is 4.94 mA
+    await waitFor(() =>
+      expect(job.words()).toMatch(
+        /3 × 1 in series: a resistor of 1\.8 kΩ \(reckoned 1\.8 kΩ\), 0\.125 W; 4\.9 mA flow/,
+      ),
+    );
+    expect(job.words()).toMatch(/All together 14\.8 mA at 12 V ?: a supply of 19 mA or more\. Wire: 2,?070 mm/);
+    await job.type("In series", "4");
+    await job.type("How many", "4");
+    await waitFor(() =>
+      expect(job.words()).toMatch(
+        /4 lamps of 3\.1 V in series want 13\.4 V, and the supply gives 12: 3 at most in series/,
+      ),
+    );
+    await job.type("Supply, V direct current", "48");
+    await waitFor(() => expect(job.words()).toMatch(/no low voltage for a model/));
+    expect(job.refusal(await job.type("Each, V", "many"))).toBe("Read “many”; write from 0.5 to 24.");
+    expect((await job.kept()).build!.lights).toMatchObject({ supply: 48, lamps: [{ series: 4 }] });
+  });
+});
+
 describe("evenings over several jobs, and the log as a book", () => {
   it("lay out another job's steps beside one's own", async () => {
     const other = { ...emptyJob("Second bent"), structures: [newStructure("trestle-bent", "b2", "Second", {})] };

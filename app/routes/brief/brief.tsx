@@ -5,24 +5,26 @@ import { scaleLabel, scaleOf, SCALES, parseNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
+import { Sources } from "./Sources";
 
 const SitePlan = lazy(() => import("./plan/SitePlan"));
-const VIEWS = { job: "The job", plan: "Plan of the spot" } as const;
+const VIEWS = { job: "The job", plan: "Plan of the spot", sources: "Where it comes from" } as const;
 
 /** What is built, where, at which scale, and why it was decided so; and the spot from above with what stands on it. */
 export default function Brief() {
   const [search, setSearch] = useSearchParams();
-  const shown = search.get("view") === "plan" ? "plan" : "job";
+  const asked = search.get("view");
+  const shown = asked === "plan" || asked === "sources" ? asked : "job";
   return (
     <div className="flex h-full flex-col">
       <div role="tablist" aria-label="Brief" className="flex gap-5 border-b border-hair px-8">
-        {(["job", "plan"] as const).map((id) => (
+        {(["job", "plan", "sources"] as const).map((id) => (
           <button
             key={id}
             role="tab"
             aria-selected={shown === id}
             className={`head min-h-[40px] text-[18px] ${shown === id ? "border-b-2 border-vermilion" : "text-ink-2"}`}
-            onClick={() => setSearch(id === "plan" ? { view: "plan" } : {}, { replace: true })}
+            onClick={() => setSearch(id === "job" ? {} : { view: id }, { replace: true })}
           >
             {VIEWS[id]}
           </button>
@@ -33,6 +35,8 @@ export default function Brief() {
           <Suspense fallback={<p className="p-8 text-ink-2">Drawing the plan …</p>}>
             <SitePlan />
           </Suspense>
+        ) : shown === "sources" ? (
+          <Sources />
         ) : (
           <TheJob />
         )}
