@@ -16,8 +16,10 @@ import {
   subtract,
   volumeOf,
   type Solid,
+  type Vec2,
   type Vec3,
 } from ".";
+import { stream } from "../cutting/stream";
 
 const box = (x: number, y: number, z: number, a: number, b: number, c: number): Solid =>
   prism(
@@ -174,5 +176,24 @@ describe("solids", () => {
         [1, 1],
       ]),
     ).toHaveLength(4);
+  });
+});
+
+describe("a hull of many points", () => {
+  it("is the same whichever way they come, and as one reckons it for a few: random clouds and a ring", () => {
+    const r = stream(9);
+    const cloud = Array.from({ length: 3000 }, (): Vec2 => [r() * 100, r() * 60]);
+    const ring = Array.from({ length: 900 }, (_, i): Vec2 => [Math.cos(i / 143.2) * 50, Math.sin(i / 143.2) * 50]);
+    for (const points of [cloud, ring]) {
+      const all = hull(points);
+      const back = hull([...points].reverse());
+      expect(back.length).toBe(all.length);
+      expect(polygonArea(all)).toBeCloseTo(polygonArea(back), 6);
+      // every point is inside: on the left of each side
+      for (const [i, a] of all.entries()) {
+        const b = all[(i + 1) % all.length]!;
+        for (const p of points) expect((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])).toBeGreaterThan(-1e-6);
+      }
+    }
   });
 });

@@ -48,8 +48,17 @@ export function clipPolygon(subject: readonly Vec2[], convex: readonly Vec2[]): 
   return out;
 }
 
+/** Of more points than this the hulls of so many at a time are taken first: what is inside one of them is inside all. */
+const [MANY, AT_A_TIME] = [256, 48];
 /** Convex hull, counter-clockwise, without points on its edges (monotone chain). */
 export function hull(points: readonly Vec2[], eps = 1e-9): Vec2[] {
+  if (points.length > MANY) {
+    const left: Vec2[] = [];
+    for (let i = 0; i < points.length; i += AT_A_TIME) left.push(...hull(points.slice(i, i + AT_A_TIME), eps));
+    // what lies round about in a ring is thinned no further
+    if (left.length < 0.7 * points.length) return hull(left, eps);
+    points = left;
+  }
   roomFor(points.length);
   for (let i = 0; i < points.length; i++) {
     px[i] = points[i]![0];

@@ -141,17 +141,30 @@ function roomTo(
   // prettier-ignore
   const [low, high] = [track.rail + car.bottom, track.rail + car.height];
   const inWay = blocks.filter((b) => b.high > low + 1e-6 && b.low < high - 1e-6 && b.ring.length >= 3);
-  const reach = Math.hypot(car.length, car.width) / 2;
   let best: { room: number; block: Block; seen: Seen } | undefined;
-  for (const b of inWay) {
-    const [x0, x1] = [Math.min(...b.ring.map((p) => p[0])), Math.max(...b.ring.map((p) => p[0]))];
-    const [y0, y1] = [Math.min(...b.ring.map((p) => p[1])), Math.max(...b.ring.map((p) => p[1]))];
-    for (const seen of places) {
-      const [x, y] = seen.place.middle;
-      const off = Math.hypot(Math.max(x0 - x, 0, x - x1), Math.max(y0 - y, 0, y - y1));
-      if (off > reach + Math.min(FAR, best?.room ?? FAR)) continue;
-      const room = roomBetween(seen.body, b.ring);
-      if (!best || room < best.room) best = { room, block: b, seen };
+  const limit = (): number => Math.min(FAR, best?.room ?? FAR);
+  // from a body to the circle round a block: no less than that; the nearest ones first, so that most are never looked at
+  const bounds = inWay.map((block) => {
+    const least = [0, 1].map((k) => Math.min(...block.ring.map((p) => p[k]!))) as [number, number];
+    const most = [0, 1].map((k) => Math.max(...block.ring.map((p) => p[k]!))) as [number, number];
+    const [x, y] = [(least[0] + most[0]) / 2, (least[1] + most[1]) / 2];
+    const around = Math.hypot(most[0] - least[0], most[1] - least[1]) / 2;
+    const from = ({ place: { middle: m, along: u } }: Seen): number => {
+      const [dx, dy] = [x - m[0], y - m[1]];
+      const ahead = Math.max(0, Math.abs(dx * u[0] + dy * u[1]) - car.length / 2);
+      const aside = Math.max(0, Math.abs(dy * u[0] - dx * u[1]) - car.width / 2);
+      return Math.hypot(ahead, aside) - around;
+    };
+    const each = places.map(from);
+    return { block, each, nearest: Math.min(...each) };
+  });
+  bounds.sort((p, q) => p.nearest - q.nearest);
+  for (const { block, each, nearest } of bounds) {
+    if (nearest > limit()) break;
+    for (const [i, seen] of places.entries()) {
+      if (each[i]! > limit()) continue;
+      const room = roomBetween(seen.body, block.ring);
+      if (!best || room < best.room) best = { room, block, seen };
     }
   }
   if (!best || best.room > FAR) return undefined;
