@@ -1,5 +1,6 @@
 import "../core/structures/all";
-import { emptyJob, newStructure, type JobDoc } from "../core/job";
+import { usualFinish } from "../core/finish";
+import { designOf, emptyJob, newStructure, type JobDoc } from "../core/job";
 import { kindOf } from "../core/structures";
 import { feet, inches } from "../core/units";
 
@@ -88,7 +89,7 @@ export function agentsCottage(): JobDoc {
     ],
   });
   const canopy = newStructure("canopy", "canopy", "Canopy over the door", { held: "brackets", length: feet(6), depth: feet(3.5), height: feet(8.25), fall: 0, frames: 2, margin: inches(3), inset: feet(1), edgeHigh: inches(8), rib: "2×4", ledger: "2×4", bracket: "3×3", bracketFall: feet(2.5) }); // prettier-ignore
-  return {
+  const doc: JobDoc = {
     ...job,
     brief: {
       ...job.brief,
@@ -100,10 +101,25 @@ export function agentsCottage(): JobDoc {
       decisions: [{ id: "posts", what: "Corner posts of 10×10", reason: "Clapboards on their core are 2.54 mm: an 8×8 would stand behind them." }], // prettier-ignore
     },
     structures: [
-      { ...cottage, place: { x: 0, y: 0, z: 0, turn: 0 } },
+      {
+        ...cottage,
+        place: { x: 0, y: 0, z: 0, turn: 0 },
+        sources: {
+          length: { how: "measured", from: "Valuation sheet 7", why: "" },
+          width: { how: "measured", from: "Valuation sheet 7", why: "" },
+          wallHeight: { how: "counted", from: "21 courses of 6 in siding on the photograph", why: "" },
+          rise: { how: "estimated", from: "The photograph's gable", why: "Steeper than the depot's, flatter than the church's." }, // prettier-ignore
+        },
+      },
       { ...canopy, place: { x: 0, y: -31.5, z: 0, turn: 0 } },
     ],
+    spot: {
+      tracks: [{ id: "team", name: "Team track", x: -95, y: -72, turn: 0, rail: 0, car: "coach-60", pieces: [{ kind: "straight", length: 110 }, { kind: "left", length: 120, radius: 610, ease: 60 }] }], // prettier-ignore
+      things: [{ id: "lamp", name: "Yard lamp", kind: "has to stay", x: -52, y: 42, turn: 0, length: 9, depth: 9, low: 0, high: 55 }], // prettier-ignore
+      cars: [],
+    },
   };
+  return { ...doc, build: usualFinish(designOf(doc)) };
 }
 
 /** The silos at Cray siding: four tubes of pipe with panels between, a deck and the headhouse on it, and before them a platform on columns with its shelter, stair and gate. */
