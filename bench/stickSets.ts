@@ -3,7 +3,14 @@
  * lengths from narrow and wide ranges, few sizes in many copies, and every section of every demo job.
  */
 import { readdirSync, readFileSync } from "node:fs";
-import { loadLinearSolver, planItem, solveSticks, stockLengths, wantedByItem, type StickProblem } from "../core/cutting";
+import {
+  loadLinearSolver,
+  planItem,
+  solveSticks,
+  stockLengths,
+  wantedByItem,
+  type StickProblem,
+} from "../core/cutting";
 import { stream, triplets } from "../core/cutting/stream";
 import { designOf, readJobText } from "../core/job";
 import { stockItem } from "../core/lumber";
@@ -37,7 +44,8 @@ for (const [name, make] of all)
   for (let seed = 1; seed <= EACH; seed++) {
     const t = performance.now();
     const r = await solveSticks(make(seed), { lp });
-    if ("layouts" in r) seen(`${name}, seed ${seed}`, r.sticks, r.proven ? r.sticks : r.lowerBound, performance.now() - t);
+    if ("layouts" in r)
+      seen(`${name}, seed ${seed}`, r.sticks, r.proven ? r.sticks : r.lowerBound, performance.now() - t);
     else console.log(name, seed, r.status);
   }
 console.log(`seeded: ${at} of ${sets} at the bound (${((100 * at) / sets).toFixed(1)} %), never more than ${most} over, slowest ${(slowest / 1000).toFixed(1)} s`); // prettier-ignore

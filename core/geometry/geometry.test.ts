@@ -192,7 +192,8 @@ describe("a hull of many points", () => {
       // every point is inside: on the left of each side
       for (const [i, a] of all.entries()) {
         const b = all[(i + 1) % all.length]!;
-        for (const p of points) expect((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])).toBeGreaterThan(-1e-6);
+        for (const p of points)
+          expect((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])).toBeGreaterThan(-1e-6);
       }
     }
   });

@@ -64,6 +64,7 @@ export function PlaceList({
               {!s.place && (
                 <button
                   className="btn shrink-0"
+                  disabled={!places.known}
                   onClick={() => {
                     places.put(s.id, s.name);
                     pick(s.id);

@@ -1,0 +1,61 @@
+import { expect, test } from "@playwright/test";
+import { execFileSync } from "node:child_process";
+import { framed, stage } from "./framed";
+
+test("a finish is planned and painted, the order is changed by hand, and all of it is there after a restart of the page", async ({
+  page,
+}) => {
+  await framed(page, "Painted bent", "Low bent, one story");
+  await stage(page, "Bench");
+  await page.getByRole("tab", { name: "Finish" }).click();
+  await page.getByRole("button", { name: "Take the usual finish" }).click();
+  await expect(page.getByText("1. Weathered wood stain")).toBeVisible();
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Print the plan (PDF)" }).click();
+  const words = execFileSync("pdftotext", ["-layout", await (await download).path(), "-"], { encoding: "utf8" });
+  expect(words).toMatch(/frame members\s+\d+\s+[\d.]+ cm²\s+loose, before glue\s+Weathered wood stain/);
+  await page.getByRole("tab", { name: "Steps" }).click();
+  const list = page.getByRole("navigation", { name: "Steps" });
+  await expect(list.getByRole("button").first()).toContainText("Stain the frame members");
+  await page.getByRole("button", { name: "Done, start the clock" }).click();
+  await page.getByRole("button", { name: "Nothing to note" }).click();
+  await expect(list.getByRole("button").nth(1)).toContainText("waits for glue");
+  await page.getByText("Change the order by hand").click();
+  await page.getByRole("button", { name: "Add a step after it …" }).click();
+  await page.getByLabel("What is done").fill("Nut castings on the cap");
+  await page.getByRole("button", { name: "Add the step" }).click();
+  await expect(list.getByText(/Nut castings on the cap/)).toBeVisible();
+  await expect(page.getByText(/^Kept at/)).toBeVisible();
+  await page.reload();
+  await expect(list.getByText(/Nut castings on the cap/)).toBeVisible();
+  await expect(page.getByText(/drying: Stain the frame members/)).toBeVisible();
+  await page.getByRole("tab", { name: "Finish" }).click();
+  await page.getByText("Your own coats, for every job").click();
+  await expect(page.getByRole("region", { name: "Painted before" })).toContainText("Painted bent");
+});
+
+test("a track is laid before a shed: the clash is found, one press cures it, and the job goes into another scale and back", async ({
+  page,
+}) => {
+  await framed(page, "Team yard", "Shed");
+  await stage(page, "Brief");
+  await page.getByRole("tab", { name: "Plan of the spot" }).click();
+  await page.getByRole("button", { name: "Put it on the plan" }).click();
+  await page.getByRole("button", { name: "Add a track" }).click();
+  await page.getByLabel("Longest car on it").selectOption("coach-85");
+  const across = page.getByLabel(/^Begins, up/);
+  await across.fill("-30 mm");
+  await across.press("Tab");
+  await expect(page.getByText(/The longest car on Track 1 goes into the .* by \d+\.\d mm/)).toBeVisible();
+  await page.getByRole("button", { name: "Move it clear" }).click();
+  await expect(page.getByText(/goes into the/)).toHaveCount(0);
+  await page.getByRole("tab", { name: "The job" }).click();
+  await page.getByRole("combobox", { name: "Scale" }).selectOption("O");
+  await expect(page.getByText(/A foot of the prototype is 6\.350 mm/)).toBeVisible();
+  await page.getByRole("combobox", { name: "Scale" }).selectOption("HO");
+  await expect(page.getByText(/A foot of the prototype is 3\.500 mm/)).toBeVisible();
+  await page.getByRole("tab", { name: "Plan of the spot" }).click();
+  await page.getByRole("button", { name: "Track 1", exact: true }).click();
+  await expect(page.getByLabel(/^Begins, up/)).toHaveValue("−30.00 mm");
+  await expect(page.getByText(/goes into the/)).toHaveCount(0);
+});
