@@ -84,7 +84,7 @@ export function withFinish(s: StructureDesign, a: Assembly, parts: readonly Fini
   return { ...a, steps: inOrder(all) };
 }
 /** What closes a roof over what is under it. */
-const CLOSES = /roof (board|plank|sheet|cover)|starter strip|ridge cap|flashing|gutter|downpipe/;
+export const CLOSES = /roof (board|plank|sheet|cover)|starter strip|ridge cap|flashing|gutter|downpipe/;
 const blank = (structure: string, view: Step["view"], unit?: string): Omit<Step, "id" | "title" | "sticks" | "after" | "there" | "coat"> => ({ structure, place: "finish", unit, view, way: "", moves: [], joining: "dry", checks: [], lifts: false, fixture: undefined }); // prettier-ignore
 function checksOf(c: CoatDoc): string[] {
   const mix = c.mix ? [`Mix: ${c.mix}.`] : [];

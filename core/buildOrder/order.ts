@@ -2,6 +2,7 @@ import { assemblyOf, type Assembly, type Way } from "../assembly";
 import { buildOf, masterPlans, type Design } from "../job";
 import { edited } from "./edited";
 import { allMistakes, type OrderMistake } from "./mistakes";
+import { withLights } from "./lightStep";
 import { withMasters } from "./masterSteps";
 import { withFinish } from "./finishSteps";
 import { fastenerFaults } from "../fasteners";
@@ -16,11 +17,11 @@ export interface BuildOrder {
 }
 export function buildOrder(d: Pick<Design, "structures" | "doc" | "pieces">, way: Way = "up"): BuildOrder {
   const parts = finishParts(d);
-  const edits = buildOf(d.doc).order;
+  const { order: edits, lights } = buildOf(d.doc);
   const masters = masterPlans(d);
   const said: OrderMistake[] = [];
   const orders = d.structures.map((s): Assembly => {
-    const made = withMasters(s, withFinish(s, assemblyOf(s, way), parts), masters);
+    const made = withLights(s, withMasters(s, withFinish(s, assemblyOf(s, way), parts), masters), lights);
     const by = edited(s, made.steps, edits);
     said.push(...by.mistakes);
     return { ...made, steps: by.steps };

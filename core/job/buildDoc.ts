@@ -46,14 +46,14 @@ export class FinishPartDoc {
 /** A change to the order of assembly by hand: a step moved before another (to the end where none is named), some of its pieces made a step of their own, two joined, or one added. */
 export class OrderEditDoc {
   @IsIn(["move", "split", "join", "add"]) kind!: "move" | "split" | "join" | "add";
-  @text(200) step!: string;
-  @IsOptional() @text(200) before?: string;
-  @IsOptional() @text(200) with?: string;
+  @text(400) step!: string;
+  @IsOptional() @text(400) before?: string;
+  @IsOptional() @text(400) with?: string;
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(2000)
   @IsString({ each: true })
-  @MaxLength(200, { each: true })
+  @MaxLength(300, { each: true })
   sticks?: string[];
   @IsOptional() @text(120) title?: string;
   @IsOptional() @text(1000) text?: string;
