@@ -1,7 +1,7 @@
 import { bodyOf, isFree, partnersOf, type Step } from "../assembly";
 import type { OrderEditDoc, StructureDesign } from "../job";
 import type { OrderMistake } from "./mistakes";
-import { comesAfter, inOrder } from "./partialOrder";
+import { comesAfter, inOrder, shown } from "./partialOrder";
 
 /** An order as it was changed by hand, and what of the changes cannot be: those are left out. */
 export interface EditedOrder {
@@ -104,7 +104,7 @@ export function applied(s: StructureDesign, steps: readonly Step[], e: OrderEdit
     const [a, b] = steps.indexOf(step) < steps.indexOf(other) ? [step, other] : [other, step];
     const tail = b.unit && b.title.startsWith(`${b.unit}: `) ? b.title.slice(b.unit.length + 2) : b.title;
     const one: Step = { ...a, title: `${a.title}, ${tail.charAt(0).toLowerCase()}${tail.slice(1)}`, sticks: [...a.sticks, ...b.sticks], moves: [...a.moves, ...b.moves], after: [...new Set([...a.after, ...b.after])].filter((x) => x !== a.id && x !== b.id), checks: [...new Set([...a.checks, ...b.checks])], lifts: a.lifts || b.lifts, ...(a.fixture ?? b.fixture ? { fixture: a.fixture ?? b.fixture } : {}) }; // prettier-ignore
-    return shown(inOrder(steps.flatMap((x) => (x === a ? [one] : x === b ? [] : [{ ...x, after: x.after.map((y) => (y === b.id ? a.id : y)) }])))); // prettier-ignore
+    return inOrder(steps.flatMap((x) => (x === a ? [one] : x === b ? [] : [{ ...x, after: x.after.map((y) => (y === b.id ? a.id : y)) }]))); // prettier-ignore
   }
   const sticks = e.sticks ?? [];
   const wrong = splitFault(s, steps, e.step, sticks);
@@ -135,18 +135,5 @@ function added(s: StructureDesign, steps: readonly Step[], e: OrderEditDoc): rea
   const step: Step = { id: e.step, structure: s.structure.id, title: e.title ?? "A step of one's own", place: "own", unit: near?.unit, sticks: [], there: near?.there ?? [], view: near?.view ?? { right: [1, 0, 0], up: [0, 0, 1], eye: [0, -1, 0] }, way: "", moves: [], after: after ? [after.id] : [], joining: "dry", checks: e.text ? [e.text] : [], lifts: false, fixture: undefined, own: { minutes: e.minutes ?? 15, rest: e.rest ?? 0 } }; // prettier-ignore
   const at = before ? steps.indexOf(before) : after ? steps.indexOf(after) + 1 : steps.length;
   const linked = before ? steps.map((x) => (x === before ? { ...x, after: [...x.after, step.id] } : x)) : steps;
-  return shown(inOrder([...linked.slice(0, at), step, ...linked.slice(at)]));
-}
-/** What is there when each step begins, as the order is now: on its board what lies there, where it stands what was placed. */
-function shown(steps: readonly Step[]): readonly Step[] {
-  const boards = new Map<string, string[]>();
-  let stands: string[] = [];
-  return steps.map((x): Step => {
-    if (x.place === "finish") return x;
-    if (x.place === "own") return { ...x, there: stands };
-    const there = x.place === "board" ? (boards.get(x.unit!) ?? []) : stands;
-    if (x.place === "board") boards.set(x.unit!, [...there, ...x.sticks]);
-    else stands = [...there, ...x.sticks];
-    return { ...x, there };
-  });
+  return inOrder([...linked.slice(0, at), step, ...linked.slice(at)]);
 }

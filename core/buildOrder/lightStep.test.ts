@@ -15,7 +15,9 @@ describe("lamps in an order", () => {
     const { s, a } = order("tool-house-framed", lights(3));
     const wires = at(a.steps, /^Holes and wires for 3 lamps$/);
     const boards = a.steps.flatMap((x, i) => (x.place === "join" && /roof boards?$/.test(x.title) ? [i] : []));
-    const walls = a.steps.flatMap((x, i) => (/^Place: (Front wall|Back wall|Left end|Right end)$/.test(x.title) ? [i] : []));
+    const walls = a.steps.flatMap((x, i) =>
+      /^Place: (Front wall|Back wall|Left end|Right end)$/.test(x.title) ? [i] : [],
+    );
     expect(walls).toHaveLength(4);
     expect(wires).toBeGreaterThan(Math.max(...walls));
     expect(boards.length).toBeGreaterThan(0);

@@ -27,5 +27,18 @@ export function inOrder(steps: readonly Step[]): Step[] {
     out.push(s);
   };
   for (const s of steps) put(s);
-  return out;
+  return shown(out);
+}
+/** What is there when each step begins, as the order is now: on its board what lies there, where it stands what was placed. */
+export function shown(steps: readonly Step[]): Step[] {
+  const boards = new Map<string, string[]>();
+  let stands: string[] = [];
+  return steps.map((x): Step => {
+    if (x.place === "finish") return x;
+    if (x.place === "own") return { ...x, there: stands };
+    const there = x.place === "board" ? (boards.get(x.unit!) ?? []) : stands;
+    if (x.place === "board") boards.set(x.unit!, [...there, ...x.sticks]);
+    else stands = [...there, ...x.sticks];
+    return { ...x, there };
+  });
 }
