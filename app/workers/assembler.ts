@@ -1,5 +1,5 @@
 import type { Step, Way } from "core/assembly";
-import { buildOrder, type BuildOrder, type OrderMistake } from "core/buildOrder";
+import { buildOrder, type OrderMistake } from "core/buildOrder";
 import { elevation } from "core/drawing";
 import { finishParts, glueFaces, gluedArea, GROUP_WORDS, quantities, type CoatQuantity, type FinishPart } from "core/finish"; // prettier-ignore
 import type { Vec2 } from "core/geometry";
@@ -28,19 +28,10 @@ export interface StepPicture {
   readonly shapes: readonly { readonly d: string; readonly fresh: boolean; readonly id: string }[];
 }
 
-const known = new WeakMap<Design, Map<Way, BuildOrder>>();
-/** How a design is built, found once. */
-export function orderOf(d: Design, way: Way): BuildOrder {
-  let own = known.get(d);
-  if (!own) known.set(d, (own = new Map()));
-  let order = own.get(way);
-  if (!order) own.set(way, (order = buildOrder(d, way)));
-  return order;
-}
 /** The order of assembly of every structure of a design, in their order. */
 export function shownAssembly(d: Design, way: Way): ShownAssembly {
   const piece = new Map(d.pieces.flatMap((p) => p.sticks.map((s) => [s, p] as const)));
-  const { orders, mistakes } = orderOf(d, way);
+  const { orders, mistakes } = buildOrder(d, way);
   return {
     mistakes,
     steps: orders.flatMap((a, k) => {

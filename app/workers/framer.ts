@@ -2,7 +2,7 @@ import { transfer } from "comlink";
 import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
 import { buildOf, cutStatuses, issueOf, jobPicture, lookAt, serves, type CutStatus, type Issue, type JobDoc, type BuildDoc, type CoatDoc, type OrderEditDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
-import { applied } from "core/buildOrder";
+import { applied, buildOrder } from "core/buildOrder";
 import { holesOf, meetings } from "core/fasteners";
 import { usualFinish } from "core/finish";
 import type { Step, Way } from "core/assembly";
@@ -11,7 +11,7 @@ import { framerOf, loadKinds } from "core/structures";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
 import { ticketOf, type TicketFacts } from "~/job/ticketFacts";
-import { orderOf, shownAssembly, shownFinish, stepPicture, type ShownAssembly, type ShownFinish, type StepPicture } from "./assembler"; // prettier-ignore
+import { shownAssembly, shownFinish, stepPicture, type ShownAssembly, type ShownFinish, type StepPicture } from "./assembler"; // prettier-ignore
 import { designFor, type Ask } from "./heldDesigns";
 
 /** Where something may join two sorts of parts, and holes by fastener. */
@@ -68,7 +68,7 @@ export const framer = {
   async orderFault(ask: Ask, way: Way, structure: string, e: OrderEditDoc): Promise<string | undefined> {
     const d = await designFor(ask);
     const at = d.structures.findIndex((s) => s.structure.id === structure);
-    const tried = applied(d.structures[at]!, orderOf(d, way).orders[at]!.steps, e);
+    const tried = applied(d.structures[at]!, buildOrder(d, way).orders[at]!.steps, e);
     return typeof tried === "string" ? tried : undefined;
   },
   /** How a step looks. */

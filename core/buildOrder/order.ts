@@ -15,7 +15,16 @@ export interface BuildOrder {
   /** The gravest first. */
   readonly mistakes: readonly OrderMistake[];
 }
+const known = new WeakMap<object, Map<Way, BuildOrder>>();
+/** How a design is built, found once: lists, pages and the bench ask for the same. */
 export function buildOrder(d: Pick<Design, "structures" | "doc" | "pieces">, way: Way = "up"): BuildOrder {
+  let own = known.get(d);
+  if (!own) known.set(d, (own = new Map()));
+  let order = own.get(way);
+  if (!order) own.set(way, (order = found(d, way)));
+  return order;
+}
+function found(d: Pick<Design, "structures" | "doc" | "pieces">, way: Way): BuildOrder {
   const parts = finishParts(d);
   const { order: edits, lights } = buildOf(d.doc);
   const masters = masterPlans(d);
