@@ -1,7 +1,7 @@
 import type { ItemPlan } from "../cutting";
 import type { NestProblem, NestResult } from "../nesting";
 import type { SheetItem, StockItem } from "../lumber";
-import { model, printModel, type Units } from "../units";
+import { model, printModel, type Units, printArea } from "../units";
 import { lotKey, lotWords, sheetLot, stickLot, type Lot } from "./lot";
 
 /** What a shop asks for a lot: it is sold in packs of so many, at so much a pack. */
@@ -97,7 +97,7 @@ export function bought(w: Wanted, quote: Quote | undefined, spare: number): Boug
 }
 /** How long or how large something is together, in words: "1.84 m", "72.4 in", "210.5 cm²". */
 export function runningWords(w: Wanted, unit: "mm" | "in" | "64ths"): string {
-  if (w.lot.form === "sheet") return unit === "mm" ? `${(w.running / 100).toFixed(1)} cm²` : `${(w.running / 645.16).toFixed(1)} sq in`; // prettier-ignore
+  if (w.lot.form === "sheet") return printArea(w.running, unit);
   return unit === "mm" ? `${(w.running / 1000).toFixed(2)} m` : `${(w.running / 25.4).toFixed(1)} in`;
 }
 

@@ -1,6 +1,6 @@
 import type { Resolved } from "../frame";
 import { lookOf } from "../lumber";
-import type { FinishGroup } from "../job";
+import type { FinishGroup, FinishTime } from "../job";
 
 export const GROUP_WORDS: Readonly<Record<FinishGroup, string>> = {
   framing: "frame members",
@@ -11,6 +11,12 @@ export const GROUP_WORDS: Readonly<Record<FinishGroup, string>> = {
   floors: "floors and decks",
   rods: "rods and castings",
   ground: "footings and piers",
+};
+/** When a group is finished, in words. */
+export const TIME_WORDS: Readonly<Record<FinishTime, string>> = {
+  loose: "loose, before glue",
+  board: "on its board",
+  standing: "where it stands",
 };
 /** Roles that are no framing, the first that fits. */
 const ROLES: readonly (readonly [RegExp, FinishGroup])[] = [

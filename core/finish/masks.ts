@@ -1,6 +1,6 @@
 import { elevation, outline, text, type Drawing, type Entity } from "../drawing";
 import { joinedPairs, patches, toLocal, type Patch, type Piece, type Resolved } from "../frame";
-import type { SolidFace, Vec2 } from "../geometry";
+import { dot, type SolidFace, type Vec2 } from "../geometry";
 import type { StructureDesign } from "../job";
 import { printMm } from "../units";
 import { finishGroupOf, GROUP_WORDS } from "./groups";
@@ -43,6 +43,11 @@ export function glueFaces(s: StructureDesign, part: FinishPart): GlueFace[] {
 /** How much of a group's surface is glued after it is painted, model mm². */
 export const gluedArea = (faces: readonly GlueFace[]): number => faces.reduce((a, f) => a + f.patch.area, 0);
 
+/** On which face of a stick a patch lies: 1 on that which its w looks out of, -1 on the other, 0 on a side. */
+function sideOf(k: Resolved, { plane: { n } }: Patch): 1 | -1 | 0 {
+  const along = dot(n, k.axes.w);
+  return along > 0.999 ? 1 : along < -0.999 ? -1 : 0;
+}
 /** A patch flat in its own plane, its longest side along x and its lower left corner at 0, 0. */
 function laidFlat({ corners, plane: { n } }: Patch): Vec2[] {
   let [long, at] = [-1, 0];
@@ -79,8 +84,7 @@ export function maskDrawing(s: StructureDesign, part: FinishPart, pieces: readon
     if (k.member.body.shape !== "panel") continue;
     // each face of the panel that something lies on, seen from its own side
     for (const sign of [1, -1] as const) {
-      const w = k.axes.w;
-      const on = own.filter((f) => sign * (f.patch.plane.n[0] * w[0] + f.patch.plane.n[1] * w[1] + f.patch.plane.n[2] * w[2]) > 0.999); // prettier-ignore
+      const on = own.filter((f) => sideOf(k, f.patch) === sign);
       if (on.length === 0) continue;
       const local = (p: readonly [number, number, number]): Vec2 => {
         const [u, v] = toLocal(k.axes, p);
@@ -98,7 +102,9 @@ export function maskDrawing(s: StructureDesign, part: FinishPart, pieces: readon
   }
   const kinds = new Map<string, { flat: Vec2[]; count: number; marks: Set<string> }>();
   for (const f of faces) {
-    if (stick.get(f.stick)!.member.body.shape === "panel" && Math.abs(f.patch.plane.n[0] * stick.get(f.stick)!.axes.w[0] + f.patch.plane.n[1] * stick.get(f.stick)!.axes.w[1] + f.patch.plane.n[2] * stick.get(f.stick)!.axes.w[2]) > 0.999) continue; // prettier-ignore
+    const k = stick.get(f.stick)!;
+    // what lies on a panel's face is drawn on it already
+    if (k.member.body.shape === "panel" && sideOf(k, f.patch) !== 0) continue;
     const flat = laidFlat(f.patch);
     const key = flat.map((p) => p.map((c) => c.toFixed(1)).join()).sort().join(" "); // prettier-ignore
     const known = kinds.get(key) ?? { flat, count: 0, marks: new Set<string>() };

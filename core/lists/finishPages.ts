@@ -1,16 +1,11 @@
 import { minutesWords } from "../assembly";
 import { tablePages, type TableColumn, type PagePlan, type PaperId, type TableLine } from "../drawing";
 import { buildOrder } from "../buildOrder";
-import { COAT_WORDS, finishParts, GROUP_WORDS, quantities, type FinishPart } from "../finish";
+import { COAT_WORDS, finishParts, GROUP_WORDS, quantities, TIME_WORDS } from "../finish";
 import type { Design } from "../job";
 import { printArea, printNumber } from "../units";
 import { listed, wordsOf } from "./words";
 
-export const TIME_WORDS: Readonly<Record<FinishPart["when"], string>> = {
-  loose: "loose, before glue",
-  board: "on its board",
-  standing: "where it stands",
-};
 const COLUMNS: readonly TableColumn[] = [
   { head: "Parts", width: 44 },
   { head: "Pieces", width: 14, align: "end" },

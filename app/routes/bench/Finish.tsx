@@ -1,7 +1,7 @@
 import { useCallback } from "react";
 import { toast } from "sonner";
 import { minutesWords } from "core/assembly";
-import { COAT_WORDS, GROUP_WORDS } from "core/finish";
+import { COAT_WORDS, GROUP_WORDS, TIME_WORDS } from "core/finish";
 import { emptyBuild, FINISH_TIMES, type BuildDoc, type CoatDoc, type FinishPartDoc } from "core/job";
 import { printArea, printNumber } from "core/units";
 import { askDrafter, askLooker } from "~/job/framer";
@@ -18,11 +18,6 @@ import { Mistakes } from "./Mistakes";
 import type { BenchOrder } from "./useBench";
 import { useCoats } from "./useCoats";
 
-const WHEN: Readonly<Record<FinishPartDoc["when"], string>> = {
-  loose: "loose, before glue",
-  board: "on its board",
-  standing: "where it stands",
-};
 type Part = ShownFinish["parts"][number];
 
 /** What is coated with what and when: each group of parts, the coats and their mixes, how much it takes, and what would go wrong. */
@@ -116,7 +111,7 @@ export function Finish({ order }: { order: BenchOrder }) {
                       >
                         {FINISH_TIMES.map((t) => (
                           <option key={t} value={t}>
-                            {WHEN[t]}
+                            {TIME_WORDS[t]}
                           </option>
                         ))}
                       </select>

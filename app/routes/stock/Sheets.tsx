@@ -1,6 +1,6 @@
 import { sheetMatches, textureOf, type SheetMatch } from "core/lumber";
 import { sheetSums } from "core/job";
-import { printNumber, toModel, toPrototype } from "core/units";
+import { printArea, printNumber, toModel, toPrototype } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 
@@ -10,8 +10,7 @@ const signed = (n: number): string => `${n > 0 ? "+" : ""}${printNumber(n, 1)}`;
 export function Sheets() {
   const { doc, design, edit } = useJob();
   const { P, M } = useUnits();
-  const area = (mm2: number): string =>
-    doc.brief.units.model === "mm" ? `${printNumber(mm2 / 100, 1)} cm²` : `${printNumber(mm2 / 645.16, 2)} in²`;
+  const area = (mm2: number): string => printArea(mm2, doc.brief.units.model);
   const sums = sheetSums(design.pieces);
   if (design.sheets.size === 0 && sums.length === 0) return null;
   const choose = (name: string, m: SheetMatch | undefined): void =>
