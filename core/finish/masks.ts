@@ -43,6 +43,15 @@ export function glueFaces(s: StructureDesign, part: FinishPart): GlueFace[] {
 /** How much of a group's surface is glued after it is painted, model mm². */
 export const gluedArea = (faces: readonly GlueFace[]): number => faces.reduce((a, f) => a + f.patch.area, 0);
 
+/** A face of a panel with its masks, its lower left corner at 0, 0, and how many are masked alike. */
+interface PanelFace {
+  readonly name: string;
+  readonly wide: number;
+  readonly high: number;
+  readonly rim: readonly (readonly Vec2[])[];
+  readonly masks: readonly (readonly Vec2[])[];
+  readonly count: number;
+}
 /** On which face of a stick a patch lies: 1 on that which its w looks out of, -1 on the other, 0 on a side. */
 function sideOf(k: Resolved, { plane: { n } }: Patch): 1 | -1 | 0 {
   const along = dot(n, k.axes.w);
@@ -77,6 +86,7 @@ export function maskDrawing(s: StructureDesign, part: FinishPart, pieces: readon
     row = Math.max(row, need);
     return at;
   };
+  const panels = new Map<string, PanelFace>();
   const byStick = new Map<string, GlueFace[]>();
   for (const f of faces) byStick.set(f.stick, [...(byStick.get(f.stick) ?? []), f]);
   for (const [id, own] of byStick) {
@@ -94,11 +104,19 @@ export function maskDrawing(s: StructureDesign, part: FinishPart, pieces: readon
       const all = rim.flat();
       const [x0, y0] = [Math.min(...all.map((p) => p[0])), Math.min(...all.map((p) => p[1]))];
       const [x1, y1] = [Math.max(...all.map((p) => p[0])), Math.max(...all.map((p) => p[1]))];
-      const at = place(x1 - x0, y1 - y0, [`${markOf.get(id) ?? ""} ${sign > 0 ? "face" : "back"}: ${on.length} ${on.length === 1 ? "mask" : "masks"}`]); // prettier-ignore
-      const put = ([a, b]: Vec2): Vec2 => [a - x0 + at[0], b - y0 + at[1]];
-      for (const r of rim) shapes.push(outline(r.map(put), "thin", "white"));
-      for (const f of on) shapes.push(outline(f.patch.corners.map(local).map(put), "outline", "grey"));
+      const put = (r: readonly Vec2[]): Vec2[] => r.map(([a, b]) => [a - x0, b - y0]);
+      const face: PanelFace = { name: `${markOf.get(id) ?? ""} ${sign > 0 ? "face" : "back"}`, wide: x1 - x0, high: y1 - y0, rim: rim.map(put), masks: on.map((f) => put(f.patch.corners.map(local))), count: 1 }; // prettier-ignore
+      const key = JSON.stringify([face.name, face.masks], (_, v: unknown) => (typeof v === "number" ? Math.round(v * 10) : v)); // prettier-ignore
+      const known = panels.get(key);
+      panels.set(key, known ? { ...known, count: known.count + 1 } : face);
     }
+  }
+  // panels of a mark that are masked alike stand once
+  for (const f of panels.values()) {
+    const at = place(f.wide, f.high, [`${f.count > 1 ? `${f.count} × ` : ""}${f.name}: ${f.masks.length} ${f.masks.length === 1 ? "mask" : "masks"}`]); // prettier-ignore
+    const put = (r: readonly Vec2[]): Vec2[] => r.map(([a, b]) => [a + at[0], b + at[1]]);
+    for (const r of f.rim) shapes.push(outline(put(r), "thin", "white"));
+    for (const m of f.masks) shapes.push(outline(put(m), "outline", "grey"));
   }
   const kinds = new Map<string, { flat: Vec2[]; count: number; marks: Set<string> }>();
   for (const f of faces) {

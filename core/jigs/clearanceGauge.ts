@@ -35,7 +35,7 @@ export function clearanceGauges(d: Design): NamedDrawing[] {
       drawing: {
         layers: [
           { name: "card", entities: [outline(card, "outline"), line([-half - 2, 0], [half + 2, 0], "thin"), line([0, -FEET], [0, car.height], "centre")] }, // prettier-ignore
-          { name: "words", entities: [words(car.height - 4, own.name), words(car.height - 7.5, `${mm(inner)} inside the curve, ${mm(outer)} outside`), words(car.height - 11, `${mm(car.height)} over the rail`)] }, // prettier-ignore
+          { name: "words", entities: [words(car.height - 4, own.name), words(car.height - 7.5, `${mm(inner)} inside`), words(car.height - 11, `${mm(outer)} outside`), words(car.height - 14.5, `${mm(car.height)} over rail`)] }, // prettier-ignore
         ],
       } satisfies Drawing,
     };
