@@ -123,3 +123,18 @@ describe("masks", () => {
     expect(edgeMasks(standing.structures[0]!, finishParts(standing)).length).toBeGreaterThan(0);
   });
 });
+
+describe("masks of panels that are alike", () => {
+  it("stand once, with how many, as many faces as are glued", () => {
+    const d = finished(demo("agents-cottage"));
+    const s = d.structures[0]!;
+    const trim = finishParts(d).find((p) => p.group === "trim" && p.structure === s.structure.id)!;
+    const words = maskDrawing(s, trim, d.pieces)!.layers.find((l) => l.name === "words")!.entities.flatMap((e) => (e.kind === "text" ? [e.text] : [])); // prettier-ignore
+    const faces = words.filter((w) => / (face|back): /.test(w));
+    expect(faces.some((w) => /^7 × RC1 face: 1 mask$/.test(w))).toBe(true);
+    const told = faces.reduce((n, w) => n + Number(/^(\d+) ×/.exec(w)?.[1] ?? 1) * Number(/: (\d+) mask/.exec(w)![1]), 0); // prettier-ignore
+    const panels = new Map(trim.sticks.filter((k) => k.member.body.shape === "panel").map((k) => [k.id, k] as const));
+    const lying = glueFaces(s, trim).filter((f) => f.patch.area >= 2 && panels.has(f.stick) && Math.abs(f.patch.plane.n.reduce((t, x, i) => t + x * panels.get(f.stick)!.axes.w[i]!, 0)) > 0.999); // prettier-ignore
+    expect(told).toBe(lying.length);
+  });
+});
