@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen } from "@testing-library/react";
+import { screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import { emptyJob, type JobDoc } from "core/job";
 import { bare, example, openJob, setUpScreens, type Stage } from "~/screen.fixture";
@@ -48,12 +48,13 @@ describe("every stage of a job", () => {
   });
   it("points at the next undone thing, and never at itself", async () => {
     const job = await openJob(bare(example("gulch-trestle")), "brief");
-    expect(job.words()).toMatch(/Next Choose the stock of 3 sections/);
+    // what is next follows the findings, which come after the page
+    await waitFor(() => expect(job.words()).toMatch(/Next Choose the stock of 3 sections/));
     await job.go("Stock");
     expect(screen.queryByRole("link", { name: /Choose the stock/ })).toBeNull();
     await job.user.click(screen.getByRole("button", { name: "Take them as proposed" }));
     await job.go("Brief");
-    expect(job.words()).toMatch(/Next Print the jigs/);
+    await waitFor(() => expect(job.words()).toMatch(/Next Print the jigs/));
     expect(Object.keys((await job.kept()).stock.choices).sort()).toEqual(["12×12", "12×14", "3×10"]);
   });
 });
