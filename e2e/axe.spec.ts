@@ -61,18 +61,12 @@ test("axe finds nothing on the shelf, its menu and its dialogs", async ({ page }
   expect(found).toEqual([]);
 });
 
+// one job of every make of page: what its likes show is made by the same components
 for (const job of [
   "Gulch trestle",
   "Pellam depot",
-  "Summit curve trestle",
   "Howe truss",
-  "Section tool house, framed",
   "Empty job",
-  "Ore bin at the Notch mine",
-  "Summit snowshed",
-  "Snowshed",
-  "Tool house",
-  "Section houses",
   "Company store",
   "Agent's cottage",
   "Silos at Cray siding",

@@ -14,7 +14,7 @@ const open = async (doc = bare(example("gulch-trestle"))) => {
   return job;
 };
 type Job = Awaited<ReturnType<typeof open>>;
-const press = (job: Job, name: string | RegExp) => job.user.click(screen.getByRole("button", { name }));
+const press = async (job: Job, name: string | RegExp) => job.user.click(await screen.findByRole("button", { name }));
 const tab = (job: Job, name: string) => job.user.click(screen.getByRole("tab", { name }));
 const steps = () => within(screen.getByRole("navigation", { name: "Steps" })).getAllByRole("button").map((b) => b.textContent ?? ""); // prettier-ignore
 
@@ -45,7 +45,12 @@ describe("the finish at the bench", () => {
     await waitFor(() => expect(steps()[1]).toMatch(/waits for glue/));
     await job.kept();
     expect(job.events()[0]!.bench).toMatchObject({ joining: { handle: 20, full: 120 }, coat: { name: "Weathered wood stain" } }); // prettier-ignore
-    expect(coatsUsed()[0]).toMatchObject({ name: "Weathered wood stain", mix: "Two drops of ink in a cap of alcohol" });
+    await waitFor(() =>
+      expect(coatsUsed()[0]).toMatchObject({
+        name: "Weathered wood stain",
+        mix: "Two drops of ink in a cap of alcohol",
+      }),
+    );
   });
   it("says what would go wrong before it does, and takes it back when that is mended", async () => {
     const job = await open();

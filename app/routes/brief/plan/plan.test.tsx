@@ -48,6 +48,7 @@ describe("the plan of the spot", () => {
   it("keeps what is typed of a place, in the units of the job, and refuses in words", async () => {
     const job = await open(at(0), at(100));
     await job.user.click(await press("Freight house"));
+    await screen.findByLabelText(/^Its middle, across/);
     await job.type(/^Its middle, across/, "120.5");
     await job.type(/^Its middle, up/, "-1 in");
     await job.type(/^Its foot over the spot/, "12");
