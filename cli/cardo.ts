@@ -127,13 +127,9 @@ program
     const { design, issues } = await readDesign(job);
     sound(design);
     const { loadLinearSolver, planItem } = await import("../core/cutting");
-    const { cutStatuses, serves, stickJobs } = await import("../core/job");
+    const { cutStatuses, doneSticks, stickJobs } = await import("../core/job");
     const drawer = o.drawer ? await readDrawer(o.drawer) : {};
-    const done = new Set(
-      cutStatuses(design, issues)
-        .filter(serves)
-        .map((s) => s.stick),
-    );
+    const done = doneSticks(cutStatuses(design, issues), issues);
     const lp = await loadLinearSolver();
     const plans = [];
     for (const j of stickJobs(design, done))
@@ -253,7 +249,8 @@ program
   .option("--by <how>", '"snap": from edge to edge, or "free"; what the job says where it is not given')
   .option("--apart <mm>", "left between parts, mm")
   .option("--edge <mm>", "left along the edges of a sheet, mm")
-  .action(async (job: string, o: { by?: string; apart?: string; edge?: string }) => {
+  .option("--card <sheet>", 'lays card mock-ups of the buildings out too, on a sheet such as "sheet/card/0.5"')
+  .action(async (job: string, o: { by?: string; apart?: string; edge?: string; card?: string }) => {
     const { design, issues } = await readDesign(job);
     const report = (await import("./cutting")).sheetReport(sound(design), issues, o);
     print(report);

@@ -1,8 +1,10 @@
 import { sheetPlanFaults } from "../core/checks/sheetPlan";
 import { setUps } from "../core/cutting";
 import { stlBytes } from "../core/drawing/stl";
+import "../core/jigs/allSheets";
 import { sheetJobs, USUAL_CUTTING } from "../core/jigs/sheetParts";
-import { cutStatuses, serves, setUpWords, type Design, type Issue } from "../core/job";
+import { cutStatuses, designOf, doneSticks, issuedMarks, setUpWords, type Design, type Issue } from "../core/job";
+import { sheetOf } from "../core/lumber";
 import { nestings, usedPercent } from "../core/nesting";
 import { model, printMm } from "../core/units";
 import { makeJig, platesFile, solidOf, usualValues, WORKSHOP, workshopKind } from "../core/workshop";
@@ -16,12 +18,18 @@ function length(text: string | undefined, own: number, most: number, name: strin
 }
 
 /** The sheets of a job as they are laid out, each checked before it is told. Errors: options that are none, in a sentence. */
-export function sheetReport(d: Design, issues: readonly Issue[], o: { by?: string; apart?: string; edge?: string }) {
+export function sheetReport(
+  d: Design,
+  issues: readonly Issue[],
+  o: { by?: string; apart?: string; edge?: string; card?: string },
+) {
   if (o.by !== undefined && o.by !== "snap" && o.by !== "free") throw new Error(`Cut by “${o.by}” is not known; choose snap or free.`); // prettier-ignore
   const said = d.doc.sheetCutting ?? USUAL_CUTTING;
   const how = { by: o.by ?? said.by, apart: length(o.apart, said.apart, 20, "Apart"), edge: length(o.edge, said.edge, 50, "Edge") }; // prettier-ignore
-  const done = new Set(cutStatuses(d, issues).filter(serves).map((s) => s.stick)); // prettier-ignore
-  const sheets = sheetJobs(d, done).map(({ stock, name, problem: own }) => {
+  const done = doneSticks(cutStatuses(d, issues), issues);
+  if (o.card !== undefined && !sheetOf(o.card)) throw new Error(`Card “${o.card}” is no sheet; give one such as sheet/card/0.5.`); // prettier-ignore
+  const design = o.card === undefined ? d : designOf({ ...d.doc, sheetCutting: { ...said, card: o.card } }, issuedMarks(issues)); // prettier-ignore
+  const sheets = sheetJobs(design, done).map(({ stock, name, problem: own }) => {
     const problem = { ...own, ...how };
     const result = [...nestings(problem)].at(-1)!;
     const marks = (parts: readonly number[]): string[] => parts.map((i) => problem.parts[i]!.mark);

@@ -275,6 +275,7 @@ const schema = {
         by: oneOf("snap", "free"),
         apart: number({ minimum: 0, maximum: 20 }),
         edge: number({ minimum: 0, maximum: 50 }),
+        card: text(60),
         sizes: record(
           list(
             object({ wide: number(), long: number(), count: { type: ["integer", "null"] }, price: number() }, [

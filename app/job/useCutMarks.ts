@@ -1,17 +1,18 @@
 import { useCallback } from "react";
 import { toast } from "sonner";
 import type { CutMove } from "core/drawer";
+import { isCardStick } from "core/job";
 import { useJob } from "./JobContext";
 
-/** "12 × P1, 3 × C2": sticks by their marks. */
-export function marksOf(sticks: readonly string[], markOf: ReadonlyMap<string, string>): string {
+/** "12 × P1, 3 × C2": sticks by their marks, so many of them at most. */
+export function marksOf(sticks: readonly string[], markOf: ReadonlyMap<string, string>, most = 6): string {
   const count = new Map<string, number>();
   for (const s of sticks) {
-    const mark = markOf.get(s) ?? "?";
+    const mark = markOf.get(s) ?? (isCardStick(s) ? "card mock-up" : "?");
     count.set(mark, (count.get(mark) ?? 0) + 1);
   }
   const all = [...count].map(([m, n]) => `${n} × ${m}`);
-  return all.length > 6 ? `${all.slice(0, 6).join(", ")} and ${all.length - 6} marks more` : all.join(", ");
+  return all.length > most ? `${all.slice(0, most).join(", ")} and ${all.length - most} marks more` : all.join(", ");
 }
 
 /** What was told to the ledger of the drawer with pieces that were marked together, for the way back from taking them back. */

@@ -1,9 +1,10 @@
 import { useMemo, useRef, useState } from "react";
 import type { ItemPlan, StickJob } from "core/cutting";
-import { serves, stickJobs, type CutStatus } from "core/job";
+import { stickJobs } from "core/job";
 import type { PlanNews } from "~/workers/planner";
 import type { Holding } from "core/drawer";
 import { useJob } from "./JobContext";
+import { useDoneSticks } from "./useDoneSticks";
 import { useRun } from "./useRun";
 
 /** A plan as it is shown: `seeking` while a better one, or its proof, is still looked for. */
@@ -22,8 +23,6 @@ export interface StickPlans {
   again(): void;
 }
 
-const doneOf = (statuses: readonly CutStatus[]): ReadonlySet<string> =>
-  new Set(statuses.filter(serves).map((s) => s.stick));
 /** Whether plans made when `planned` was cut still hold now that `done` is: nothing was taken back, and what came is all that comes of some of the planned sticks or sheets. */
 export function fits(
   planned: ReadonlySet<string>,
@@ -37,9 +36,8 @@ export function fits(
 }
 /** What was cut when the plans were made: it stays while what is cut since is whole sticks or sheets of them, so that what is marked keeps its place. */
 export function usePlannedAt(groups: readonly (readonly string[])[]): ReadonlySet<string> {
-  const { statuses } = useJob();
-  const [planned, setPlanned] = useState<ReadonlySet<string>>(() => doneOf(statuses));
-  const done = useMemo(() => doneOf(statuses), [statuses]);
+  const done = useDoneSticks();
+  const [planned, setPlanned] = useState(done);
   const base = fits(planned, done, groups) ? planned : done;
   if (base !== planned) setPlanned(base);
   return base;

@@ -1,4 +1,4 @@
-import { useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { drawerSheets, type Holding } from "core/drawer";
 import { sheetJobs, type SheetJob } from "core/jigs/sheetParts";
 import type { NestResult } from "core/nesting";
@@ -37,16 +37,27 @@ export function useSheetRun(jobs: readonly SheetJob[]): SheetPlans {
     plans: jobs.map((job, at) => ({ job, result: news[at]?.result, seeking: seeking && news[at]?.seeking !== false })),
   };
 }
+/** Whether the drawings of mock-ups are at hand: they come when they are wanted. */
+function useCards(wanted: boolean): boolean {
+  const [here, setHere] = useState(false);
+  useEffect(() => {
+    if (wanted) void import("core/jigs/allSheets").then(() => setHere(true));
+  }, [wanted]);
+  return here;
+}
 /** Plans of all sheets of what is still to be cut of the job. */
 export function useSheetPlans(held: readonly Holding[] | undefined): SheetPlans {
   const { design, doc } = useJob();
   const laid = useRef<readonly (readonly string[])[]>([]);
   const base = usePlannedAt(laid.current);
   const lying = useDrawerAt(held, design, doc, base);
+  const card = doc.sheetCutting?.card;
+  const cards = useCards(card !== undefined);
   const jobs = useMemo(() => {
     if (!lying) return [];
     return sheetJobs(design, base).map((j) => (doc.useDrawer === false ? j : withDrawer(j, lying)));
-  }, [design, doc, base, lying]);
+    // what draws a structure in card adds to what there is when it has come
+  }, [design, doc, base, lying, cards]);
   const shown = useSheetRun(jobs);
   laid.current = shown.plans
     .flatMap((p) => (p.result?.status === "planned" ? p.result.sheets : []))

@@ -1,7 +1,7 @@
 import { transfer } from "comlink";
 import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
-import { buildOf, cutStatuses, issueOf, jobPicture, lookAt, serves, type CutStatus, type Issue, type JobDoc, type BuildDoc, type CoatDoc, type OrderEditDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import { buildOf, cutStatuses, issueOf, jobPicture, lookAt, doneSticks, type CutStatus, type Issue, type JobDoc, type BuildDoc, type CoatDoc, type OrderEditDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
 import { applied, buildOrder } from "core/buildOrder";
 import { holesOf, meetings } from "core/fasteners";
 import { usualFinish } from "core/finish";
@@ -41,14 +41,8 @@ export const framer = {
   /** What a job still has to be cut, and what of it is cut. */
   async toCut(ask: Ask, issues: readonly Issue[]): Promise<ToCut> {
     const design = await designFor(ask);
-    return toCutOf(
-      design,
-      new Set(
-        cutStatuses(design, issues)
-          .filter(serves)
-          .map((s) => s.stick),
-      ),
-    );
+    if (ask.doc.sheetCutting?.card) await import("core/jigs/allSheets");
+    return toCutOf(design, doneSticks(cutStatuses(design, issues), issues));
   },
   /** The order in which everything is put together. */
   assembly: async (ask: Ask, way: Way): Promise<ShownAssembly> => shownAssembly(await designFor(ask), way),

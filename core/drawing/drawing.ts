@@ -64,18 +64,19 @@ export interface Layer {
   readonly name: string;
   readonly entities: readonly Entity[];
 }
+export type Path = Extract<Entity, { kind: "path" }>;
 /** A drawing is data: layers of lines, shapes and text in mm, x to the right, y up. 100 mm is 100 mm in every format. */
 export interface Drawing {
   readonly layers: readonly Layer[];
 }
 
-export const line = (a: Vec2, b: Vec2, style: LineStyle): Entity => ({
+export const line = (a: Vec2, b: Vec2, style: LineStyle): Path => ({
   kind: "path",
   points: [a, b],
   closed: false,
   line: style,
 });
-export const outline = (points: readonly Vec2[], style: LineStyle, fill?: Fill): Entity => ({
+export const outline = (points: readonly Vec2[], style: LineStyle, fill?: Fill): Path => ({
   kind: "path",
   points,
   closed: true,

@@ -1,8 +1,8 @@
-import { registerSheets } from "./kindSheets";
-import { buildingSheets } from "./building/buildingSheets";
+import { registerCard, registerSheets } from "./kindSheets";
+import { buildingCard, buildingSheets } from "./building/buildingSheets";
 import { canopySheets } from "./canopy/canopySheets";
 import { platformSheets } from "./platform/platformSheets";
-import { sheetBuildingSheets } from "./sheet/sheetBuildingSheets";
+import { sheetBuildingSheets, sheetCard } from "./sheet/sheetBuildingSheets";
 import { tubeSheets } from "./tubes/tubeSheets";
 import { trestleSheets } from "./trestle/trestleSheets";
 
@@ -13,3 +13,6 @@ registerSheets("sheet", sheetBuildingSheets);
 registerSheets("canopy", canopySheets);
 registerSheets("tubes", tubeSheets);
 registerSheets("platform", platformSheets);
+// kinds that are tried in card first
+registerCard("building", buildingCard);
+registerCard("sheet", sheetCard);

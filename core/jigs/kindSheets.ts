@@ -1,6 +1,7 @@
 import type { Drawing } from "../drawing";
 import type { Piece } from "../frame";
 import type { StructureDesign } from "../job";
+import type { CardModel } from "./cardNet";
 
 /** A drawing with the words that follow the structure's name on its sheet. */
 export interface NamedDrawing {
@@ -15,3 +16,10 @@ const known = new Map<string, KindSheets>();
 export const registerSheets = (kind: string, sheets: KindSheets): void => void known.set(kind, sheets);
 /** The sheets that a kind brings along; undefined where it has none of its own. */
 export const sheetsOfKind = (kind: string): KindSheets | undefined => known.get(kind);
+
+const cards = new Map<string, (s: StructureDesign) => CardModel | undefined>();
+/** Lets a kind be tried in card before anything is cut. */
+export const registerCard = (kind: string, card: (s: StructureDesign) => CardModel | undefined): void =>
+  void cards.set(kind, card);
+/** A structure in card; undefined where its kind has none. */
+export const cardOf = (s: StructureDesign): CardModel | undefined => cards.get(s.kind.id)?.(s);

@@ -1,7 +1,9 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import "../structures/all";
+import "./allSheets";
 import { sheetPlanFaults } from "../checks/sheetPlan";
+import { drawerSheets, holdings, sheetLot } from "../drawer";
 import { polygonArea } from "../geometry";
 import { designOf, emptyJob, newStructure, readJobFile, stickJobs, type JobDoc } from "../job";
 import { sheetOf, strippedId } from "../lumber";
@@ -113,5 +115,65 @@ describe("what a job cuts from sheet", () => {
         expect(usedPercent(j.problem, r)).toBeGreaterThan(0);
         expect(sheetGapWords(j.problem, r) === "").toBe(boughtCost(j.problem, r.sheets) <= r.bound + 1e-9);
       }
+  });
+});
+
+describe("a wall sheet that no series was chosen for", () => {
+  it("is a plain sheet of its thickness, so that what is left of it can lie in the drawer", () => {
+    const d = designOf({ ...emptyJob("Shed"), structures: [newStructure("building", "s", "Shed", { siding: "batten" })] }); // prettier-ignore
+    const [job, ...more] = sheetJobs(d);
+    expect(more).toEqual([]);
+    expect([job!.stock, job!.item!.id, job!.item!.thickness]).toEqual(["sheet 0.50 mm", "sheet/own/wood-0.5", 0.5]);
+    const held = holdings([{ id: "1", at: "", lot: sheetLot(job!.item!, 200, 300), count: 1, why: "bought" }]);
+    expect(drawerSheets(held, job!.item!, [])).toMatchObject([{ wide: 200, long: 300, count: 1, drawer: true }]);
+  });
+});
+
+describe("card mock-ups on the sheets", () => {
+  const CARD = "sheet/card/0.5";
+  const tried = (d: JobDoc, done?: ReadonlySet<string>): SheetJob => of(sheetJobs(designOf({ ...d, sheetCutting: { by: "free", apart: 0, edge: 0, sizes: {}, card: CARD } }), done), CARD); // prettier-ignore
+  const shed: JobDoc = { ...emptyJob("Card"), structures: [newStructure("sheet", "s", "House")] };
+  const total = (j: SheetJob): number =>
+    j.flat.reduce((n, f) => n + f.rings.reduce((a, r) => a + polygonArea(r), 0), 0);
+  it("are laid out when asked for alone, each part with its tabs in one outline", () => {
+    expect(sheetJobs(designOf(shed)).map((j) => j.stock)).not.toContain(CARD);
+    const job = tried(shed);
+    // a strip of four walls, 84 + 56 + 84 + 56 mm, and two slopes of 91 × 35.2
+    expect(job.problem.parts.map((p) => p.sticks[0])).toEqual(["card/s/1", "card/s/2", "card/s/3"]);
+    expect(job.flat.map((f) => f.rings.length)).toEqual([1, 1, 1]);
+    const K = Math.hypot(1, 0.5);
+    // tabs are trapezes 6 high: a corner's 3 shorter at each end, those of two eaves and the ridge 4
+    const tabs = (31.5 - 3) * 6 + 2 * (84 - 4) * 6 + (91 - 4) * 6;
+    expect(total(job)).toBeCloseTo(2 * 84 * 31.5 + 2 * (56 * 31.5 + 28 * 14) + 2 * 91 * 31.5 * K + tabs, 3);
+    const [wide] = sizeOf(job.problem.parts[0]!.outline, 0);
+    expect(wide).toBeCloseTo(2 * (84 + 56) + 6, 6);
+    // three folds in a strip without openings
+    expect(job.flat[0]!.lines).toHaveLength(3);
+  });
+  it("are parted at a corner where the card is shorter, with a tab more for each strip", () => {
+    const whole = tried(shed);
+    const short = { ...shed, sheetCutting: { by: "free" as const, apart: 0, edge: 5, sizes: { [CARD]: [{ wide: 170, long: 160, count: null, price: 0 }] }, card: CARD } }; // prettier-ignore
+    const job = of(sheetJobs(designOf(short)), CARD);
+    // 160 long between the edges: 84 + 56 and a tab go on one strip
+    expect(job.problem.parts.map((p) => Number(sizeOf(p.outline, 0)[0].toFixed(3)))).toEqual([146, 146, 91, 91]);
+    expect(total(job) - total(whole)).toBeCloseTo((31.5 - 3) * 6, 3);
+    const result = [...nestings(job.problem, 20)].at(-1)!;
+    expect(result.status).toBe("planned");
+    if (result.status === "planned") expect(sheetPlanFaults(job.problem, result.sheets)).toEqual([]);
+  });
+  it("are told by structure, joined to what else is cut from the same card, and left out when cut", () => {
+    const two = { ...shed, structures: [...shed.structures, newStructure("building", "b", "Depot"), newStructure("trestle-bent", "t", "Bent")] }; // prettier-ignore
+    const job = tried(two);
+    expect(job.problem.parts.map((p) => p.mark)).toEqual(job.problem.parts.map((_, i) => `card ${i + 1}`));
+    expect(new Set(job.problem.parts.map((p) => p.sticks[0]!.split("/")[1]))).toEqual(new Set(["s", "b"]));
+    expect(job.flat[0]!.role).toBe("mock-up of House: front, right, back, left");
+    expect(tried(two, new Set(["card/s/2"])).problem.parts.map((p) => p.mark)).toEqual(job.problem.parts.map((p) => p.mark).filter((m) => m !== "card 2")); // prettier-ignore
+    const core = house(
+      { core: "card/0.5" },
+      { sheetCutting: { by: "free", apart: 0, edge: 0, sizes: {}, card: CARD } },
+    );
+    const same = sheetJobs(core).filter((j) => j.stock === CARD);
+    expect(same).toHaveLength(1);
+    expect(same[0]!.problem.parts.length).toBeGreaterThan(3);
   });
 });

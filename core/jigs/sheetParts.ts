@@ -4,6 +4,7 @@ import type { PieceShape, Resolved } from "../frame";
 import { madeSticks, type Design, type SheetCuttingDoc } from "../job";
 import { sheetOf, strippedItem, textureOf, type SheetItem } from "../lumber";
 import { sizeOf, type NestPart, type NestProblem, type SheetSize, type Turn } from "../nesting";
+import { cardMockups } from "./cardMockups";
 import { flatSheet } from "./partSheets";
 
 /** How sheets are cut where nothing else was said. */
@@ -57,7 +58,7 @@ function turnsOf(
   return rectangle ? [0, 1] : [0, 1, 2, 3];
 }
 
-/** Everything of a design that is cut from sheet and not cut yet, by sheet, in the order of the cut list. */
+/** Everything of a design that is cut from sheet and not cut yet, by sheet, in the order of the cut list; card mock-ups last. */
 export function sheetJobs(d: Design, done: ReadonlySet<string> = new Set()): SheetJob[] {
   const { by, apart, edge } = d.doc.sheetCutting ?? USUAL_CUTTING;
   const made = madeSticks(d);
@@ -67,9 +68,11 @@ export function sheetJobs(d: Design, done: ReadonlySet<string> = new Set()): She
     const wanted = p.sticks.filter((id) => !done.has(id) && !made.has(id));
     const stripped = strippedItem(p.stock);
     if ((p.shape.kind !== "panel" && !stripped) || wanted.length === 0) continue;
-    const item = stripped?.sheet ?? sheetOf(p.stock);
-    const thick = `${p.shape.section[1].toFixed(2)} mm`;
-    const stock = item?.id ?? `sheet ${thick}`;
+    const mm = p.shape.section[1].toFixed(2);
+    const chosen = stripped?.sheet ?? sheetOf(p.stock);
+    // what no series was chosen for is drawn as wood, and is a plain sheet of its thickness
+    const item = chosen ?? sheetOf(`sheet/own/wood-${Number(mm)}`);
+    const stock = chosen?.id ?? `sheet ${mm} mm`;
     const k = sticks.get(p.sticks[0]!)!;
     const flat = stripped ? flatStrip(p.shape, stripped.sheet.thickness) : flatSheet(k);
     const outline = hull(flat.rings.flat());
@@ -77,16 +80,26 @@ export function sheetJobs(d: Design, done: ReadonlySet<string> = new Set()): She
     // lines that are printed on a plain sheet are the part's alone
     const lines = item?.texture ? p.shape.lines : undefined;
     const across = lines && (lines.across === "u" ? "x" : "y");
-    const group = groups.get(stock) ?? { parts: [], flat: [], name: item?.name ?? `Sheet ${thick} thick`, item };
+    const group = groups.get(stock) ?? { parts: [], flat: [], name: chosen?.name ?? `Sheet ${mm} mm thick`, item };
     groups.set(stock, group);
     group.parts.push({
       mark: p.mark,
       sticks: wanted,
       outline,
-      turns: turnsOf(k, item, across, rectangle),
+      turns: turnsOf(k, chosen, across, rectangle),
       ...(lines && across ? { lines: { across, pitch: lines.pitch, first: lines.first } } : {}),
     });
     group.flat.push({ role: p.role, rings: flat.rings, lines: flat.lines, label: labelOf(flat.rings, outline) });
+  }
+  const card = sheetOf(d.doc.sheetCutting?.card ?? "");
+  if (card) {
+    const longest = Math.max(...sheetSizes(d, card.id).flatMap((s) => [s.wide, s.long])) - 2 * edge;
+    const group = groups.get(card.id) ?? { parts: [], flat: [], name: card.name, item: card };
+    for (const { part, role, rings, lines } of cardMockups(d, longest, done)) {
+      group.parts.push(part);
+      group.flat.push({ role, rings, lines, label: labelOf(rings, part.outline) });
+    }
+    if (group.parts.length > 0) groups.set(card.id, group);
   }
   return [...groups].map(([stock, { parts, flat, name, item }]) => ({
     stock,

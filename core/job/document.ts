@@ -248,6 +248,8 @@ export class SheetCuttingDoc {
   /** Left between two parts, and along the edges of a sheet, model mm. */
   @IsNumber(finite) @Min(0) @Max(20) apart!: number;
   @IsNumber(finite) @Min(0) @Max(50) edge!: number;
+  /** The sheet that structures are tried in first, as card mock-ups; left out where none is laid out. */
+  @IsOptional() @text(60) card?: string;
   /** Sizes of a sheet where they are not the usual ones, by its id. */
   @IsObject() sizes!: Record<string, SheetSizeDoc[]>;
 }

@@ -74,6 +74,22 @@ const sameEnds = (a: PieceShape, b: PieceShape): boolean =>
     );
   });
 
+/** What a part of a structure's card mock-up is noted by when it is cut. */
+export const cardStick = (structure: string, n: number): string => `card/${structure}/${n}`;
+export const isCardStick = (stick: string): boolean => /^card\/.*\/\d+$/.test(stick);
+/** Parts of mock-ups that are cut, latest word first applied. They freeze no piece: a mock-up is there to be tried, not to fit. */
+function cutCards(issues: readonly Issue[]): ReadonlySet<string> {
+  const cut = new Set<string>();
+  for (const i of issues)
+    for (const s of i.sticks.filter(isCardStick))
+      if (i.kind === "cut") cut.add(s);
+      else if (i.kind === "uncut" || i.kind === "lost") cut.delete(s);
+  return cut;
+}
+/** All that need not be cut again: sticks that serve, and parts of mock-ups that are cut. */
+export const doneSticks = (statuses: readonly CutStatus[], issues: readonly Issue[]): ReadonlySet<string> =>
+  new Set([...statuses.filter(serves).map((s) => s.stick), ...cutCards(issues)]);
+
 /** Every cut stick told whether it still serves. */
 export function cutStatuses(d: Design, issues: readonly Issue[]): CutStatus[] {
   const cut = [...cutSticks(issues)];

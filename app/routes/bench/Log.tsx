@@ -1,6 +1,7 @@
 import { shortHash, type Issue } from "core/job";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
+import { marksOf } from "~/job/useCutMarks";
 import { clockOf } from "~/job/useKeeping";
 import { usePaper } from "~/job/usePaper";
 import { LogNote } from "./LogNote";
@@ -21,14 +22,8 @@ export function logWords(i: Issue, M: (mm: number, decimals?: number) => string)
   ].filter(Boolean);
   return `${WORD[i.kind]}: ${parts.join("; ")}`.replace(/: $/, "");
 }
-function marks(i: Issue): string {
-  const count = new Map<string, number>();
-  for (const s of i.sticks) {
-    const m = i.pieces.find((p) => p.sticks.includes(s))?.mark ?? "?";
-    count.set(m, (count.get(m) ?? 0) + 1);
-  }
-  return [...count].map(([m, n]) => `${n} × ${m}`).join(", ");
-}
+const marks = (i: Issue): string =>
+  marksOf(i.sticks, new Map(i.pieces.flatMap((p) => p.sticks.map((s) => [s, p.mark] as const))), Infinity);
 
 /** Pixels of a tile; the coarsest one holds the whole picture in its upper left corner. */
 const TILE = 512;

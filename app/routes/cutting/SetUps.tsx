@@ -1,16 +1,17 @@
 import { useMemo } from "react";
 import { setUps, type SetUp } from "core/cutting";
 import { lying } from "core/frame";
-import { serves, setUpWords } from "core/job";
+import { setUpWords } from "core/job";
 import { lookOf } from "core/lumber";
 import { useJob } from "~/job/JobContext";
 import { useCutMarks } from "~/job/useCutMarks";
+import { useDoneSticks } from "~/job/useDoneSticks";
 import { useUnits } from "~/job/units";
 
 /** What is still to be cut by settings of the stop, the longest first. */
 export function useSetUps(): readonly SetUp[] {
-  const { design, doc, statuses } = useJob();
-  const done = useMemo(() => new Set(statuses.filter(serves).map((s) => s.stick)), [statuses]);
+  const { design, doc } = useJob();
+  const done = useDoneSticks();
   return useMemo(() => setUps(design.pieces, doc.cutting.allowance, done), [design, doc.cutting.allowance, done]);
 }
 

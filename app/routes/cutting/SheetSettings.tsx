@@ -1,10 +1,14 @@
 import { useState } from "react";
 import { sheetSizes, USUAL_CUTTING, type SheetJob } from "core/jigs/sheetParts";
 import type { SheetCuttingDoc } from "core/job";
+import { SHEETS } from "core/lumber";
 import { bareModel, parseLength, parseNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
+
+/** What a mock-up is made of: card, or what else of it lies about. */
+const CARDS = SHEETS.filter((s) => s.material === "card");
 
 /** How sheets are cut, and which sizes of each there are. */
 export function SheetSettings({ jobs }: { jobs: readonly SheetJob[] }) {
@@ -49,6 +53,13 @@ export function SheetSettings({ jobs }: { jobs: readonly SheetJob[] }) {
         units={doc.brief.units}
         hint="To square a sheet, or where its edge is not clean."
         keep={clear("edge", "Left along the edges", 50)}
+      />
+      <SelectField
+        label="Card mock-ups of buildings"
+        value={now.card ?? ""}
+        options={[{ value: "", label: "not laid out" }, ...CARDS.map((c) => ({ value: c.id, label: `on ${c.name}` }))]}
+        hint="To try a building on its spot before anything is cut."
+        keep={(v) => void change("Card mock-ups", (s) => void (v === "" ? delete s.card : (s.card = v)))}
       />
       {sheet && (
         <>

@@ -1,10 +1,10 @@
 // @vitest-environment jsdom
 import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import { stickLot } from "core/drawer";
+import { holdings, stickLot } from "core/drawer";
 import { stockItem } from "core/lumber";
 import { scaleOf } from "core/units";
-import { enter, inDrawer } from "~/data/drawer.server";
+import { enter, inDrawer, ledger } from "~/data/drawer.server";
 import { bare, example, openJob, setUpScreens, workers } from "~/screen.fixture";
 
 setUpScreens();
@@ -138,6 +138,25 @@ describe("the cut list on its screen", () => {
     );
     await waitFor(() => expect(job.events().map((e) => [e.kind, e.sticks.length])).toEqual([["cut", 4]]));
     await waitFor(() => expect(core.getByText("✓ Cut")).toBeTruthy());
+  });
+  it("lays a card mock-up out when it is wanted, books it as cut, and takes it back", async () => {
+    const { job } = await sheets();
+    expect(screen.queryByRole("region", { name: "Card 0.5 mm" })).toBeNull();
+    await job.user.selectOptions(screen.getByLabelText("Card mock-ups of buildings"), "sheet/card/0.5");
+    const card = within(await screen.findByRole("region", { name: "Card 0.5 mm" }));
+    await waitFor(() => expect(card.getByRole("img").getAttribute("aria-label")).toBe("Sheet 1: 1 × card 1, 1 × card 2, 1 × card 3")); // prettier-ignore
+    await job.user.click(card.getByRole("button", { name: "Mark as cut" }));
+    await waitFor(() => expect(job.events().map((e) => [e.kind, e.sticks, e.pieces])).toEqual([["cut", ["card/cottage/1", "card/cottage/2", "card/cottage/3"], []]])); // prettier-ignore
+    await waitFor(() => expect(document.querySelector("[data-sonner-toast]")?.textContent).toMatch(/Marked as cut: 3 × card mock-up/)); // prettier-ignore
+    await waitFor(() => expect(card.getByText("✓ Cut")).toBeTruthy());
+    // what is left of the card lies in the drawer
+    await waitFor(() => expect(holdings(ledger()).map((h) => [h.lot.material, h.lot.width === 500])).toContainEqual(["card", true])); // prettier-ignore
+    await job.user.click(card.getByRole("button", { name: "Take back" }));
+    await waitFor(() => expect(holdings(ledger())).toEqual([]));
+    await waitFor(() => expect(card.getByRole("button", { name: "Mark as cut" })).toBeTruthy());
+    await job.user.selectOptions(screen.getByLabelText("Card mock-ups of buildings"), "");
+    await waitFor(() => expect(screen.queryByRole("region", { name: "Card 0.5 mm" })).toBeNull());
+    expect((await job.kept()).sheetCutting).not.toHaveProperty("card");
   });
   it("tells the cuts of a sheet in their order when they are asked for", async () => {
     const { job, core } = await sheets();

@@ -1,10 +1,10 @@
 import { useMemo } from "react";
 import type { CutMove } from "core/drawer";
 import type { PieceShape } from "core/frame";
-import { serves } from "core/job";
 import { stockItem, type StockItem } from "core/lumber";
 import { useJob } from "~/job/JobContext";
 import { useCutMarks } from "~/job/useCutMarks";
+import { useDoneSticks } from "~/job/useDoneSticks";
 import { useUnits } from "~/job/units";
 import type { DrawerState } from "~/job/useDrawer";
 
@@ -25,11 +25,11 @@ export interface LayoutHand {
 
 /** The pieces of the job at hand. */
 export function useLayoutHand(drawer: DrawerState | undefined): LayoutHand {
-  const { design, statuses, selected, select } = useJob();
+  const { design, selected, select } = useJob();
   const { M } = useUnits();
   const { mark, takeBack } = useCutMarks();
   const shapes = useMemo(() => new Map(design.pieces.map((p) => [p.mark, p.shape])), [design.pieces]);
-  const cut = useMemo(() => new Set(statuses.filter(serves).map((c) => c.stick)), [statuses]);
+  const cut = useDoneSticks();
   const { scale } = design;
   return useMemo(
     () => ({ shapes, cut, selected, drawer, M, select, mark, takeBack, item: (id) => stockItem(scale, id)! }),

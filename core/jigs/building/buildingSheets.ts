@@ -19,6 +19,7 @@ import {
   type BuildingValues,
 } from "../../structures";
 import { printFeetInches, printMm, toPrototype, model } from "../../units";
+import { cardNet, type CardModel } from "../cardNet";
 import { cardMockup } from "./mockup";
 import { cornerShift } from "../buildSheets";
 import { template } from "../template";
@@ -28,6 +29,11 @@ import { wrapRounds } from "./wrapRound";
 /** Gaps closer than this share a spacer block, mm. */
 const SAME_GAP = 0.02;
 
+/** The building in card; none where it has no walls. */
+export function buildingCard(s: StructureDesign): CardModel | undefined {
+  const l = buildingLayout(s.variant.params as unknown as BuildingValues, s.context);
+  return l.main.walls.length > 0 ? cardMockup(l) : undefined;
+}
 /**
  * Everything a building is built on: a template for each wall, floor and slope, rafters in profile with their
  * bird's-mouths, true shapes of the roof with control lines, spacer blocks for clear gaps, gauge strips, corner squares,
@@ -53,7 +59,7 @@ export function buildingSheets(s: StructureDesign, pieces: readonly Piece[]): Na
   out.push({ what: "gauge strips and squares", drawing: gauges(l) });
   const wraps = wrapRounds(s, pieces);
   if (wraps) out.push({ what: "wrap-round patterns", drawing: wraps });
-  if (l.main.walls.length > 0) out.push({ what: "card mock-up", drawing: cardMockup(l) });
+  if (l.main.walls.length > 0) out.push({ what: "card mock-up", drawing: cardNet(cardMockup(l)) });
   return out;
 }
 

@@ -1,4 +1,3 @@
-import type { Drawing } from "../../drawing";
 import type { Vec2 } from "../../geometry";
 import {
   facetsOf,
@@ -9,13 +8,13 @@ import {
   type Part,
   type Wall,
 } from "../../structures";
-import { cardNet, type CardSlope, type CardWall } from "../cardNet";
+import type { CardModel, CardSlope, CardWall } from "../cardNet";
 
 /**
- * A building in card at full size: the walls of each part as a strip to fold at the corners, openings printed on, and its
+ * A building in card: the walls of each part as a strip to fold at the corners, openings printed on, and its
  * slopes, with tabs. Outside of the framing; card stays on the outside of the lines. Model mm.
  */
-export function cardMockup(l: BuildingLayout): Drawing {
+export function cardMockup(l: BuildingLayout): CardModel {
   const strips = l.parts.map((part) =>
     (["S", "E", "N", "W"] as const).flatMap((side) =>
       part.walls
@@ -36,7 +35,7 @@ export function cardMockup(l: BuildingLayout): Drawing {
       return { words: facetWords(part, f), shape, tabbed };
     }),
   );
-  return cardNet(strips, slopes);
+  return { strips, slopes };
 }
 
 /** The top of a wall from left to right as the slopes' undersides' planes cut it: two points under an eave, more under a gable. */

@@ -6,15 +6,19 @@ import { partSheets } from "../partSheets";
 import type { SheetValues } from "../../structures/sheet/parameters";
 import { sheetLayout } from "../../structures/sheet/layout";
 import { fitCoupon } from "./fitCoupon";
+import { cardNet, type CardModel } from "../cardNet";
 import { sheetMockup } from "./sheetMockup";
 
 /** What of a building of sheet has no template of its own: parts of openings, stones, caps, trim, covers of the roof, chimneys. */
 export const isLoosePart = (id: string): boolean =>
   /\/(opening\d+|band\d+|chimney\d+|quoins|coping|trim|cover)\//.test(id);
+/** The building in card. */
+export const sheetCard = (s: StructureDesign): CardModel =>
+  sheetMockup(sheetLayout(s.variant.params as unknown as SheetValues, s.context));
 /** A building of sheet is built on a template of each layer of its walls, of its roof, the parts of its windows and doors by the sheet they are cut from, a coupon where some are pushed in, and the card mock-up. */
 export const sheetBuildingSheets = (s: StructureDesign, pieces: readonly Piece[]): NamedDrawing[] => [
   ...buildSheets(s, pieces),
   ...partSheets(s, pieces, (k) => isLoosePart(k.member.id)),
   ...((s.variant.params as unknown as SheetValues).openings.some((o) => o.mount === "layersIn") ? [{ what: "coupon to find the fit", drawing: fitCoupon() }] : []), // prettier-ignore
-  { what: "card mock-up", drawing: sheetMockup(sheetLayout(s.variant.params as unknown as SheetValues, s.context)) },
+  { what: "card mock-up", drawing: cardNet(sheetCard(s)) },
 ];

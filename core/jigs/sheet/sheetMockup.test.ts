@@ -6,11 +6,12 @@ import { defaultsOf } from "../../structures/spec";
 import { sheetLayout } from "../../structures/sheet/layout";
 import { sheetSpec, type SheetValues } from "../../structures/sheet/parameters";
 import { feet, scaleOf } from "../../units";
+import { cardNet } from "../cardNet";
 import { sheetMockup } from "./sheetMockup";
 
 /** 24 × 16 ft in HO: 84 × 56 mm, 31.5 high, 6 in 12. */
 const HO = fullSawn(scaleOf("HO"));
-const mockup = (over: object = {}): Drawing => sheetMockup(sheetLayout({ ...defaultsOf(sheetSpec), ...over } as unknown as SheetValues, HO)); // prettier-ignore
+const mockup = (over: object = {}): Drawing => cardNet(sheetMockup(sheetLayout({ ...defaultsOf(sheetSpec), ...over } as unknown as SheetValues, HO))); // prettier-ignore
 const outlines = (d: Drawing, style: "outline" | "thin"): (readonly Vec2[])[] => d.layers.find((l) => l.name === "card")!.entities.flatMap((e: Entity) => (e.kind === "path" && e.closed && e.line === style ? [e.points] : [])); // prettier-ignore
 const area = (d: Drawing): number[] => outlines(d, "outline").map((o) => Math.abs(polygonArea(o)));
 const folds = (d: Drawing): number => d.layers.find((l) => l.name === "folds")!.entities.length;
