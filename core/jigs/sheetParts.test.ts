@@ -120,7 +120,7 @@ describe("what a job cuts from sheet", () => {
 
 describe("a wall sheet that no series was chosen for", () => {
   it("is a plain sheet of its thickness, so that what is left of it can lie in the drawer", () => {
-    const d = designOf({ ...emptyJob("Shed"), structures: [newStructure("building", "s", "Shed", { siding: "batten" })] }); // prettier-ignore
+    const d = designOf(readJobFile(readFileSync("examples/tool-house-framed.json", "utf8")).doc);
     const [job, ...more] = sheetJobs(d);
     expect(more).toEqual([]);
     expect([job!.stock, job!.item!.id, job!.item!.thickness]).toEqual(["sheet 0.50 mm", "sheet/own/wood-0.5", 0.5]);
