@@ -123,7 +123,7 @@ describe("a wall sheet that no series was chosen for", () => {
     const d = designOf(readJobFile(readFileSync("examples/tool-house-framed.json", "utf8")).doc);
     const [job, ...more] = sheetJobs(d);
     expect(more).toEqual([]);
-    expect([job!.stock, job!.item!.id, job!.item!.thickness]).toEqual(["sheet 0.50 mm", "sheet/own/wood-0.5", 0.5]);
+    expect([job!.stock, job!.item!.id, job!.item!.thickness]).toEqual(["sheet 0.50 mm", "sheet/own/styrene-0.5", 0.5]);
     const held = holdings([{ id: "1", at: "", lot: sheetLot(job!.item!, 200, 300), count: 1, why: "bought" }]);
     expect(drawerSheets(held, job!.item!, [])).toMatchObject([{ wide: 200, long: 300, count: 1, drawer: true }]);
   });

@@ -70,8 +70,8 @@ export function sheetJobs(d: Design, done: ReadonlySet<string> = new Set()): She
     if ((p.shape.kind !== "panel" && !stripped) || wanted.length === 0) continue;
     const mm = p.shape.section[1].toFixed(2);
     const chosen = stripped?.sheet ?? sheetOf(p.stock);
-    // what no series was chosen for is drawn as wood, and is a plain sheet of its thickness
-    const item = chosen ?? sheetOf(`sheet/own/wood-${Number(mm)}`);
+    // what no series was chosen for is a plain sheet of its thickness: wood is not sawn thinner than 1/32 in
+    const item = chosen ?? sheetOf(`sheet/own/${Number(mm) < 0.7 ? "styrene" : "wood"}-${Number(mm)}`);
     const stock = chosen?.id ?? `sheet ${mm} mm`;
     const k = sticks.get(p.sticks[0]!)!;
     const flat = stripped ? flatStrip(p.shape, stripped.sheet.thickness) : flatSheet(k);
