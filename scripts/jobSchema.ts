@@ -365,6 +365,7 @@ const schema = {
               ["before", "with", "sticks", "title", "text", "minutes", "rest"],
             ),
           ),
+          glues: list(object({ step: word, instead: word, with: word, name: word }, ["step", "instead"])),
           masters: list(
             object({
               structure: word,

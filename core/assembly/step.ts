@@ -26,6 +26,8 @@ export interface Step {
   /** Steps that must be done before. What neither comes before nor after another may be done in any order. */
   readonly after: readonly string[];
   readonly joining: string;
+  /** The joining's name where somebody chose it, and which one it took the place of. */
+  readonly chosen?: { readonly name: string; readonly instead: string };
   /** What to check, and what to know, a sentence each. */
   readonly checks: readonly string[];
   /** It lifts or turns what was put together before: that has to hold. */

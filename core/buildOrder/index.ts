@@ -4,6 +4,7 @@
  */
 export * from "./edited";
 export * from "./finishSteps";
+export * from "./glues";
 export * from "./lightStep";
 export * from "./masterSteps";
 export * from "./mistakes";

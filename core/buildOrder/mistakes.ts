@@ -2,6 +2,7 @@ import type { Assembly, Step } from "../assembly";
 import { sheetOf } from "../lumber";
 import type { Design, StructureDesign } from "../job";
 import { GROUP_WORDS, isGlazing } from "../finish";
+import { glueMistakes } from "./glues";
 import { comesAfter } from "./partialOrder";
 import type { FinishPart } from "../finish";
 
@@ -61,7 +62,7 @@ export function orderMistakes(s: StructureDesign, a: Assembly, parts: readonly F
   const thin = [...joined].filter(([x, st]) => SOFTENS.has(st.joining) && stick.get(x)?.member.body.shape === "panel" && sheetOf(stick.get(x)!.stock)?.material === "styrene" && stick.get(x)!.size[1] < THIN).map(([x]) => x); // prettier-ignore
   if (thin.length > 0)
     say("thin", "warning", `${thin.length} ${thin.length === 1 ? "piece" : "pieces"} of sheet thinner than .010 in are cemented over their whole face: the cement warps them. Tape them on, or wet both sides alike.`, thin); // prettier-ignore
-  return out;
+  return [...out, ...glueMistakes(s, a.steps)];
 }
 
 /** The same for everything that a job makes. */

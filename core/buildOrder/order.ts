@@ -1,6 +1,7 @@
 import { assemblyOf, type Assembly, type Way } from "../assembly";
 import { buildOf, masterPlans, type Design } from "../job";
 import { edited } from "./edited";
+import { withGlues } from "./glues";
 import { allMistakes, type OrderMistake } from "./mistakes";
 import { withLights } from "./lightStep";
 import { withMasters } from "./masterSteps";
@@ -26,14 +27,14 @@ export function buildOrder(d: Pick<Design, "structures" | "doc" | "pieces">, way
 }
 function found(d: Pick<Design, "structures" | "doc" | "pieces">, way: Way): BuildOrder {
   const parts = finishParts(d);
-  const { order: edits, lights } = buildOf(d.doc);
+  const { order: edits, lights, glues } = buildOf(d.doc);
   const masters = masterPlans(d);
   const said: OrderMistake[] = [];
   const orders = d.structures.map((s): Assembly => {
     const made = withLights(s, withMasters(s, withFinish(s, assemblyOf(s, way), parts), masters), lights);
     const by = edited(s, made.steps, edits);
     said.push(...by.mistakes);
-    return { ...made, steps: by.steps };
+    return { ...made, steps: withGlues(by.steps, glues ?? []) };
   });
   const { fasteners } = buildOf(d.doc);
   const joined = d.structures.flatMap((s) => fastenerFaults(s, fasteners).map((f, i): OrderMistake => ({ key: `${s.structure.id}:fastener:${f.fastener}:${i}`, level: f.level, text: f.text, structure: s.structure.id, sticks: f.sticks }))); // prettier-ignore

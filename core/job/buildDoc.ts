@@ -60,6 +60,13 @@ export class OrderEditDoc {
   @IsOptional() @IsNumber(finite) @Min(0) @Max(10_000) minutes?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(100_000) rest?: number;
 }
+/** What a step is joined with where it is not the usual joining of its materials: of one step, or of every one that would take `instead`. By its id, with its name for lists. */
+export class GlueDoc {
+  @IsOptional() @text(400) step?: string;
+  @IsOptional() @text(60) instead?: string;
+  @text(60) with!: string;
+  @text(80) name!: string;
+}
 /** What is made many times from one master: the pieces of a role, so many in a mould at once, with so many to spare; minutes until the mould is free again. */
 export class MasterDoc {
   @id() structure!: string;
@@ -101,6 +108,7 @@ export class BuildDoc {
   @many(60) @Type(() => CoatDoc) coats!: CoatDoc[];
   @many(400) @Type(() => FinishPartDoc) finish!: FinishPartDoc[];
   @many(400) @Type(() => OrderEditDoc) order!: OrderEditDoc[];
+  @IsOptional() @many(2000) @Type(() => GlueDoc) glues?: GlueDoc[];
   @many(60) @Type(() => MasterDoc) masters!: MasterDoc[];
   @many(400) @Type(() => FastenerDoc) fasteners!: FastenerDoc[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => LightsDoc) lights?: LightsDoc;

@@ -13,8 +13,9 @@ const [PICTURE, SMALL, LEAD, PAD] = [37, 2, 3.6, 3];
 function howWords(st: Step): string {
   if (st.coat) return `${st.coat.name}: dry to the touch ${minutesWords(st.coat.touch)}, to be painted over ${minutesWords(st.coat.over)}.`; // prettier-ignore
   if (st.own) return st.own.rest > 0 ? `It rests for ${minutesWords(st.own.rest)} then.` : "";
-  const joining = JOININGS.find((j) => j.id === st.joining)!;
-  return `It comes ${st.way}. ${joining.name}${joining.full > 0 ? `, handle after ${minutesWords(joining.handle)}` : ""}.`;
+  const joining = JOININGS.find((j) => j.id === st.joining);
+  const clock = joining && joining.full > 0 ? `, handle after ${minutesWords(joining.handle)}` : "";
+  return `It comes ${st.way}. ${st.chosen?.name ?? joining!.name}${clock}.`;
 }
 /** The steps on paper, in an order they can be done in: what is there drawn white, what is new black, of sheet grey; a box to tick, the pieces, how they come, how they are joined and checked. */
 export function stepPages(d: Design, paper: PaperId, date: string): PagePlan {

@@ -1,5 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { cautionsOf, minutesWords, type Joining, type StepState } from "core/assembly";
+import { glueChosen, isGlued, usualOf } from "core/buildOrder";
+import { emptyBuild, type GlueDoc } from "core/job";
 import { printArea, tellIn } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { clockOf } from "~/job/useKeeping";
@@ -202,14 +204,23 @@ function StepPage({
   large: boolean;
   after: (s: ShownStep) => void;
 }) {
-  const { note } = useJob();
+  const { note, edit } = useJob();
   const { M, units } = useUnits();
   const { states, steps, now } = order;
   const state = states.get(step.id)!;
-  const [glue, setGlue] = useState(step.joining);
+  // what was just chosen, until the order has been made with it
+  const [glue, setGlue] = useState<string>();
+  useEffect(() => setGlue(undefined), [step.joining]);
   const [skipping, setSkipping] = useState<string>();
-  const glued = step.coat === undefined && step.own === undefined;
-  const joining = joinings.find((j) => j.id === glue) ?? joinings[0]!;
+  const glued = isGlued(step);
+  const choose = (label: string, g: Pick<GlueDoc, "step" | "instead">, to: Joining): void =>
+    void edit(label, (d) => {
+      const b = (d.build ??= emptyBuild());
+      b.glues = glueChosen(b.glues ?? [], { ...g, with: to.id, name: to.name });
+    });
+  // steps of the same materials that are joined otherwise
+  const others = steps.filter((s) => isGlued(s) && usualOf(s) === usualOf(step) && s.joining !== step.joining).length;
+  const joining = joinings.find((j) => j.id === (glue ?? step.joining)) ?? joinings[0]!;
   const clock = step.coat
     ? { name: step.coat.name, handle: step.coat.touch, full: step.coat.over }
     : step.own
@@ -252,7 +263,15 @@ function StepPage({
         <div className="mt-2 flex flex-wrap items-center gap-3">
           <label className={`flex items-center gap-2 ${text}`}>
             Joined with
-            <select className="field !w-56 min-h-11" value={joining.id} onChange={(e) => setGlue(e.target.value)}>
+            <select
+              className="field !w-56 min-h-11"
+              value={joining.id}
+              onChange={(e) => {
+                const to = joinings.find((j) => j.id === e.target.value)!;
+                setGlue(to.id);
+                choose(`Join “${step.title}” with ${to.name.toLowerCase()}`, { step: step.id }, to);
+              }}
+            >
               {joinings.map((j) => (
                 <option key={j.id} value={j.id}>
                   {j.name}
@@ -264,6 +283,16 @@ function StepPage({
             <span className="text-[16px] text-ink-2">
               handle after {minutesWords(joining.handle)}, strong after {minutesWords(joining.full)}
             </span>
+          )}
+          {step.chosen !== undefined && others > 0 && (
+            <button
+              className="btn"
+              onClick={() =>
+                choose(`Join all such steps with ${joining.name.toLowerCase()}`, { instead: usualOf(step) }, joining)
+              }
+            >
+              {`Join ${others === 1 ? "the other" : `all ${others} others`} of this material so`}
+            </button>
           )}
         </div>
       )}

@@ -144,3 +144,26 @@ describe("pieces and glues at the bench", () => {
     expect(job.words()).toMatch(/handle after 30 min/);
   });
 });
+
+describe("what a step is joined with", () => {
+  it("is kept with the job, taken for all steps of its material in one press, judged, and undone", async () => {
+    const job = await open();
+    const select = (): HTMLSelectElement => screen.getByLabelText<HTMLSelectElement>(/Joined with/);
+    expect(screen.queryByRole("button", { name: /of this material so/ })).toBeNull();
+    await job.user.selectOptions(select(), "solvent");
+    const [own] = (await job.kept()).build!.glues!;
+    expect(own).toMatchObject({ with: "solvent", name: "Solvent cement" });
+    await waitFor(() => expect(job.words()).toMatch(/is joined with solvent cement, which does not hold wood or card/));
+    await press(job, "Next ›");
+    expect(select().value).toBe("white");
+    await press(job, "‹ Back");
+    await job.user.selectOptions(select(), "aliphatic");
+    await waitFor(() => expect(job.words()).not.toMatch(/does not hold wood/));
+    await job.user.click(await screen.findByRole("button", { name: /^Join all \d+ others of this material so$/ }));
+    await press(job, "Next ›");
+    await waitFor(() => expect(select().value).toBe("aliphatic"));
+    expect((await job.kept()).build!.glues!.map((g) => [g.step === own!.step, g.instead, g.with])).toEqual([[true, undefined, "aliphatic"], [false, "white", "aliphatic"]]); // prettier-ignore
+    await job.user.click(screen.getByRole("button", { name: /^Undo: Join all such steps/ }));
+    await waitFor(() => expect(select().value).toBe("white"));
+  });
+});
