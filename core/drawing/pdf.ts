@@ -18,6 +18,7 @@ import {
   rectangle,
   rgb,
   degrees,
+  drawText,
   setDashPattern,
   setFillingRgbColor,
   setLineWidth,
@@ -71,8 +72,8 @@ export async function toPdf(parts: readonly PdfPart[], options: PdfOptions): Pro
   doc.setModificationDate(options.date);
   doc.catalog.getOrCreateViewerPreferences().setPrintScaling(PrintScaling.None);
   const fonts = {
-    label: await doc.embedFont(options.fonts.label, { subset: true }),
-    text: await doc.embedFont(options.fonts.text, { subset: true }),
+    label: new Typeface(await doc.embedFont(options.fonts.label, { subset: true })),
+    text: new Typeface(await doc.embedFont(options.fonts.text, { subset: true })),
   };
   // a picture that stands on many pages is in the file once
   const pictures = new Map<Uint8Array, PDFImage>();
@@ -81,7 +82,8 @@ export async function toPdf(parts: readonly PdfPart[], options: PdfOptions): Pro
       if (e.kind === "image" && !pictures.has(e.picture.bytes))
         pictures.set(e.picture.bytes, await (e.picture.type === "image/png" ? doc.embedPng(e.picture.bytes) : doc.embedJpg(e.picture.bytes))); // prettier-ignore
   const marks: { name: string; page: PDFPage }[] = [];
-  for (const { name, plan } of parts)
+  for (const { name, plan } of parts) {
+    const drawn = entitiesOf(plan.drawing).map(withExtent);
     for (const p of plan.pages) {
       const page = doc.addPage([p.size[0] * PT, p.size[1] * PT]);
       if (p === plan.pages[0]) marks.push({ name, page });
@@ -96,11 +98,12 @@ export async function toPdf(parts: readonly PdfPart[], options: PdfOptions): Pro
         clip(),
         endPath(),
       );
-      for (const e of entitiesOf(plan.drawing)) paint(page, e, p.shift, fonts, pictures);
+      for (const e of drawn) if (reaches(e, p)) paint(page, e.entity, p.shift, fonts, pictures);
       page.pushOperators(popGraphicsState());
       for (const e of p.furniture) paint(page, e, [0, 0], fonts, pictures);
       if (options.correct) page.pushOperators(popGraphicsState());
     }
+  }
   addBookmarks(doc, marks);
   return doc.save({ useObjectStreams: false });
 }
@@ -127,31 +130,78 @@ function addBookmarks(doc: PDFDocument, marks: readonly { readonly name: string;
   doc.catalog.set(PDFName.of("PageMode"), PDFName.of("UseOutlines"));
 }
 
+/** A typeface of a document. Words are set once: the same marks stand on many pages, and setting them takes longer than drawing them. */
+class Typeface {
+  private readonly known = new Map<string, { readonly wide: number; readonly glyphs: PDFHexString }>();
+  private readonly keys = new WeakMap<PDFPage, PDFName>();
+  constructor(private readonly font: PDFFont) {}
+  /** How wide words are at size 1, and what shows them. */
+  set(words: string): { readonly wide: number; readonly glyphs: PDFHexString } {
+    let w = this.known.get(words);
+    if (!w) this.known.set(words, (w = { wide: this.font.widthOfTextAtSize(words, 1), glyphs: this.font.encodeText(words) })); // prettier-ignore
+    return w;
+  }
+  /** The name it goes by on a page. */
+  on(page: PDFPage): PDFName {
+    let key = this.keys.get(page);
+    if (!key) this.keys.set(page, (key = page.node.newFontDictionary(this.font.name, this.font.ref)));
+    return key;
+  }
+}
+/** An entity with the box that its ink stays in, mm: of words the circle that they cannot leave. */
+interface Drawn {
+  readonly entity: Entity;
+  readonly min: Vec2;
+  readonly max: Vec2;
+}
+function withExtent(entity: Entity): Drawn {
+  const about = (points: readonly Vec2[], by: number): Drawn => {
+    let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+    for (const [x, y] of points) [x0, y0, x1, y1] = [Math.min(x0, x), Math.min(y0, y), Math.max(x1, x), Math.max(y1, y)]; // prettier-ignore
+    return { entity, min: [x0 - by, y0 - by], max: [x1 + by, y1 + by] };
+  };
+  // no line is wider than a millimetre; no letter is wider than three of its heights
+  if (entity.kind === "path") return about(entity.points, 1);
+  if (entity.kind === "circle") return about([entity.centre], entity.radius + 1);
+  if (entity.kind === "image") return about([entity.at, [entity.at[0] + entity.wide, entity.at[1] + entity.high]], 0);
+  return about([entity.at], entity.size * (2 + 3 * entity.text.length));
+}
+/** Whether anything of an entity may lie in a page's window: of a drawing on many pages most is elsewhere. */
+const reaches = ({ min, max }: Drawn, p: PagePlan["pages"][number]): boolean =>
+  min[0] + p.shift[0] <= p.window.at[0] + p.window.size[0] &&
+  max[0] + p.shift[0] >= p.window.at[0] &&
+  min[1] + p.shift[1] <= p.window.at[1] + p.window.size[1] &&
+  max[1] + p.shift[1] >= p.window.at[1];
 const entitiesOf = (d: Drawing): Entity[] => d.layers.flatMap((l) => [...l.entities]);
 
 function paint(
   page: PDFPage,
   e: Entity,
   shift: Vec2,
-  fonts: Readonly<Record<"label" | "text", PDFFont>>,
+  fonts: Readonly<Record<"label" | "text", Typeface>>,
   pictures: ReadonlyMap<Uint8Array, PDFImage>,
 ): void {
   // prettier-ignore
   const X = (x: number): number => (x + shift[0]) * PT;
   const Y = (y: number): number => (y + shift[1]) * PT;
   if (e.kind === "text") {
-    const font = fonts[e.font];
+    const face = fonts[e.font];
     const size = (e.size / CAP_HEIGHT) * PT;
-    const back = { start: 0, middle: 0.5, end: 1 }[e.anchor] * font.widthOfTextAtSize(e.text, size);
+    const { wide, glyphs } = face.set(e.text);
+    const back = { start: 0, middle: 0.5, end: 1 }[e.anchor] * wide * size;
     const t = ((e.turn ?? 0) * Math.PI) / 180;
-    page.drawText(e.text, {
-      x: X(e.at[0]) - back * Math.cos(t),
-      y: Y(e.at[1]) - back * Math.sin(t),
-      size,
-      font,
-      rotate: degrees(e.turn ?? 0),
-      color: rgb(0, 0, 0),
-    });
+    page.pushOperators(
+      ...drawText(glyphs, {
+        x: X(e.at[0]) - back * Math.cos(t),
+        y: Y(e.at[1]) - back * Math.sin(t),
+        size,
+        font: face.on(page),
+        rotate: degrees(e.turn ?? 0),
+        xSkew: degrees(0),
+        ySkew: degrees(0),
+        color: rgb(0, 0, 0),
+      }),
+    );
     return;
   }
   if (e.kind === "image") {

@@ -6,13 +6,18 @@ import type { Issue } from "./issue";
 
 const rounded = (_: string, v: unknown): unknown => (typeof v === "number" ? Number(v.toFixed(4)) + 0 : v);
 
-/** Hash of everything a jig or a cut depends on: pieces, where each stick lies, and the versions of what computed them. */
+const hashes = new WeakMap<Design, string>();
+/** Hash of everything a jig or a cut depends on: pieces, where each stick lies, and the versions of what computed them. Found once: every page asks for it. */
 export function designHash(d: Design): string {
+  const known = hashes.get(d);
+  if (known !== undefined) return known;
   const sticks = d.structures.flatMap((s) =>
     s.resolved.sticks.map((k) => [k.id, k.parts.flatMap((p) => p.faces.map((f) => f.corners))]),
   );
   const pieces = d.pieces.map((p) => [p.mark, p.stock, p.sticks]);
-  return bytesToHex(sha256(utf8ToBytes(JSON.stringify([versionsOf(d), pieces, sticks], rounded))));
+  const hash = bytesToHex(sha256(utf8ToBytes(JSON.stringify([versionsOf(d), pieces, sticks], rounded))));
+  hashes.set(d, hash);
+  return hash;
 }
 /** The hash as it is printed on sheets. */
 export const shortHash = (hash: string): string => hash.slice(0, 7).toUpperCase();
