@@ -7,6 +7,7 @@ import {
   FINISH_TIMES,
   JOB_FORMAT,
   JOB_VERSION,
+  MOTIFS,
   OPENINGS,
   SOURCE_KINDS,
   THING_KINDS,
@@ -284,6 +285,23 @@ const schema = {
           ),
         ),
       }),
+      papers: list(
+        object(
+          {
+            id,
+            name: word,
+            picture: object({ hash: word, type: word, width: number(), height: number(), unit: number() }, ["unit"]),
+            motif: oneOf(...MOTIFS),
+            along: oneOf("across", "up"),
+            units: number(),
+            unit: number(),
+            cover: object({ length: number(), height: number() }),
+            count: number(),
+            bleed: number(),
+          },
+          ["cover"],
+        ),
+      ),
       spot: object({
         tracks: list(
           object({
@@ -410,7 +428,7 @@ const schema = {
       issues: list({ type: "object" }),
       files: record({ type: "string" }),
     },
-    ["sheetCutting", "spot", "build", "useDrawer", "issues", "files"],
+    ["sheetCutting", "papers", "spot", "build", "useDrawer", "issues", "files"],
   ),
 };
 /** The JSON schema of a job file, from the kinds' own declarations, as it is written to docs/job.schema.json. */

@@ -53,6 +53,8 @@ export type Entity =
       readonly wide: number;
       readonly high: number;
       readonly picture: PictureBytes;
+      /** What is shown of it, a box of the drawing; all where it is left out. */
+      readonly clip?: { readonly at: Vec2; readonly wide: number; readonly high: number };
     };
 /** A picture as a file of its own: what PDF and SVG take as it is. */
 export interface PictureBytes {
@@ -163,9 +165,11 @@ export function moved(d: Drawing, by: Vec2): Drawing {
       entities: l.entities.map((e) =>
         e.kind === "path"
           ? { ...e, points: e.points.map(m) }
-          : e.kind === "circle"
-            ? { ...e, centre: m(e.centre) }
-            : { ...e, at: m(e.at) },
+          : e.kind === "image"
+            ? { ...e, at: m(e.at), ...(e.clip ? { clip: { ...e.clip, at: m(e.clip.at) } } : {}) }
+            : e.kind === "circle"
+              ? { ...e, centre: m(e.centre) }
+              : { ...e, at: m(e.at) },
       ),
     })),
   };

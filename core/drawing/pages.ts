@@ -133,7 +133,7 @@ function checkBars(size: Vec2): Entity[] {
 }
 
 /** Words made smaller until they go in, down to two thirds; what still does not is cut off with dots. */
-function fitted(at: Vec2, words: string, height: number, width: number, font: keyof typeof LETTER): Entity {
+export function fittedText(at: Vec2, words: string, height: number, width: number, font: keyof typeof LETTER): Entity {
   const size = Math.max((height * 2) / 3, Math.min(height, width / (words.length * LETTER[font])));
   const most = Math.floor(width / (size * LETTER[font]));
   return text(at, words.length > most ? `${words.slice(0, most - 1)}…` : words, size, "start", font);
@@ -171,8 +171,8 @@ function titleBlock(
     { kind: "path", points: rectangle(x0, y0, w, h), closed: true, line: "outline" },
     line([cut1, y0], [cut1, y0 + h], "thin"),
     line([cut2, y0], [cut2, y0 + h], "thin"),
-    fitted([x0 + 2, y0 + h - 4.6], t.title, 3, cut1 - x0 - 4, "label"),
-    fitted([x0 + 2, y0 + h - 9], t.job, 2.3, cut1 - x0 - 4, "text"),
+    fittedText([x0 + 2, y0 + h - 4.6], t.title, 3, cut1 - x0 - 4, "label"),
+    fittedText([x0 + 2, y0 + h - 9], t.job, 2.3, cut1 - x0 - 4, "text"),
     text([x0 + 2, y0 + 1.8], `Issue ${t.issue}`, 2.3),
     text([cut1 + 2, y0 + h - 4.4], `Full size for ${t.scale}`, 2.5, "start", "label"),
     text([cut1 + 2, y0 + h - 8.4], `${t.date} · ${paper}`, 2.1),

@@ -205,7 +205,9 @@ function paint(
     return;
   }
   if (e.kind === "image") {
+    if (e.clip) page.pushOperators(pushGraphicsState(), rectangle(X(e.clip.at[0]), Y(e.clip.at[1]), e.clip.wide * PT, e.clip.high * PT), clip(), endPath()); // prettier-ignore
     page.drawImage(pictures.get(e.picture.bytes)!, { x: X(e.at[0]), y: Y(e.at[1]), width: e.wide * PT, height: e.high * PT }); // prettier-ignore
+    if (e.clip) page.pushOperators(popGraphicsState());
     return;
   }
   const ops: PDFOperator[] = [pushGraphicsState()];

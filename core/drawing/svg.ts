@@ -29,6 +29,12 @@ function elements(entities: readonly Entity[], x0: number, y1: number): string {
     return ` stroke="#1B2733" stroke-width="${num(l.width)}"${l.dash.length ? ` stroke-dasharray="${l.dash.map(num).join(" ")}"` : ""}`;
   };
   const fill = (f?: Fill): string => ` fill="${f ? TINT[f] : "none"}"`;
+  /** Only what of a picture lies in its box: a window of the same units. */
+  const clipped = ({ clip }: Extract<Entity, { kind: "image" }>, image: string): string => {
+    if (!clip) return image;
+    const box = [X(clip.at[0]), Y(clip.at[1] + clip.high), num(clip.wide), num(clip.high)];
+    return `<svg x="${box[0]}" y="${box[1]}" width="${box[2]}" height="${box[3]}" viewBox="${box.join(" ")}" overflow="hidden">${image}</svg>`;
+  };
   const entity = (e: Entity): string => {
     switch (e.kind) {
       case "path":
@@ -36,7 +42,10 @@ function elements(entities: readonly Entity[], x0: number, y1: number): string {
       case "circle":
         return `<circle cx="${X(e.centre[0])}" cy="${Y(e.centre[1])}" r="${num(e.radius)}"${fill(e.fill)}${stroke(e)}/>`;
       case "image":
-        return `<image x="${X(e.at[0])}" y="${Y(e.at[1] + e.high)}" width="${num(e.wide)}" height="${num(e.high)}" preserveAspectRatio="none" href="data:${e.picture.type};base64,${base64(e.picture.bytes)}"/>`;
+        return clipped(
+          e,
+          `<image x="${X(e.at[0])}" y="${Y(e.at[1] + e.high)}" width="${num(e.wide)}" height="${num(e.high)}" preserveAspectRatio="none" href="data:${e.picture.type};base64,${base64(e.picture.bytes)}"/>`,
+        );
       case "text": {
         const family = e.font === "label" ? "'Barlow Condensed', sans-serif" : "'Source Sans 3', sans-serif";
         const turn = e.turn ? ` transform="rotate(${num(-e.turn)} ${X(e.at[0])} ${Y(e.at[1])})"` : "";

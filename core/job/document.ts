@@ -12,13 +12,14 @@ import {
   IsObject,
   IsOptional,
   IsString,
-  Matches,
   Max,
   MaxLength,
   Min,
   ValidateNested,
 } from "class-validator";
 import { BuildDoc } from "./buildDoc";
+import { PaperDoc } from "./papersDoc";
+import { PictureDoc, sha256 } from "./pictureDoc";
 import { SpotDoc } from "./spotDoc";
 import { AIMS, type Aim } from "../cutting/aims";
 import { MEASURES, type MeasureKind } from "../prototype";
@@ -126,15 +127,6 @@ export class UnderlayDoc {
   @IsIn(["front", "side"]) view!: "front" | "side";
   @point() anchor!: [number, number];
   @IsNumber(finite) @Min(0) @Max(1) opacity!: number;
-}
-const sha256 = (): PropertyDecorator => Matches(/^[0-9a-f]{64}$/);
-export class PictureDoc {
-  @sha256() hash!: string;
-  @IsIn(["image/png", "image/jpeg", "image/webp", "image/tiff"]) type!: string;
-  @IsInt() @Min(1) @Max(200_000) width!: number;
-  @IsInt() @Min(1) @Max(200_000) height!: number;
-  /** Millimetres of paper to a pixel, where its source says so. */
-  @IsOptional() @IsNumber(finite) @Min(1e-6) @Max(1e3) unit?: number;
 }
 /** Lines kept as lines: a file of them by its hash, the sheet's size in its units, and the layers that are off. */
 export class LinesDoc {
@@ -265,6 +257,8 @@ export class JobDoc {
   @IsObject(MISSING) @ValidateNested() @Type(() => CuttingDoc) cutting!: CuttingDoc;
   /** Left out while sheets are cut the usual way: scored and snapped, with nothing between the parts. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => SheetCuttingDoc) sheetCutting?: SheetCuttingDoc;
+  /** Signs, floors and wallpapers to be printed; left out while there are none. */
+  @IsOptional() @many(200) @Type(() => PaperDoc) papers?: PaperDoc[];
   /** Tracks and what else is on the spot; left out while nothing is. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => SpotDoc) spot?: SpotDoc;
   /** How it is put together and finished; left out while nothing was decided. */

@@ -16,9 +16,10 @@ export const drawingFiles = (doc: Pick<JobDoc, "drawings">): DrawingFile[] =>
     ...(d.lines ? [{ hash: d.lines.hash, kind: "lines" as const, drawing: d.name }] : []),
   ]);
 
-/** The files of a job: of its drawings, and the pictures of its log. */
-export const jobFiles = (doc: Pick<JobDoc, "drawings">, issues: readonly Issue[]): DrawingFile[] => [
+/** The files of a job: of its drawings, its printed papers, and the pictures of its log. */
+export const jobFiles = (doc: Pick<JobDoc, "drawings" | "papers">, issues: readonly Issue[]): DrawingFile[] => [
   ...drawingFiles(doc),
+  ...(doc.papers ?? []).map((p) => ({ hash: p.picture.hash, kind: "picture" as const, drawing: p.name })),
   ...issues.flatMap((i) => (i.bench?.picture ? [{ hash: i.bench.picture.hash, kind: "picture" as const, drawing: "a picture of the log" }] : [])), // prettier-ignore
 ];
 

@@ -5,6 +5,7 @@
 export * from "./document";
 export * from "./buildDoc";
 export * from "./spotDoc";
+export * from "./papersDoc";
 export * from "./masters";
 export * from "./rescale";
 export * from "./sources";
