@@ -22,6 +22,7 @@ export default [
     route("file", "routes/job/file.ts"),
     route("log.zip", "routes/bench/logZip.ts"),
     route("log.pdf", "routes/bench/logPdf.ts"),
+    route("papers.pdf", "routes/jigs/papersPdf.ts"),
   ]),
   route("drawer", "routes/drawer/drawer.tsx"),
   route("drawer/state", "routes/drawer/state.ts"),
@@ -36,5 +37,6 @@ export default [
   route("drawer/prices", "routes/drawer/prices.ts"),
   route("drawer/drawer.csv", "routes/drawer/csv.ts"),
   route("lines/:hash", "routes/drawings/lines.ts"),
+  route("pictures/:hash", "routes/drawings/picture.ts"),
   route("pictures/:hash/:level/:column/:row", "routes/drawings/tile.ts"),
 ] satisfies RouteConfig;

@@ -165,8 +165,12 @@ export function setUpScreens(drawer: "emptied" | "kept" = "emptied"): void {
 
 /** A job of the examples. */
 export const example = (name: string): JobDoc => readJobFile(readFileSync(`examples/${name}.json`, "utf8")).doc;
-/** A job without its drawings, whose pictures a test does not need. */
-export const bare = (doc: JobDoc): JobDoc => ({ ...doc, drawings: [] });
+/** A job without its drawings and papers, whose pictures a test does not need. */
+export function bare(doc: JobDoc): JobDoc {
+  const out: JobDoc = { ...doc, drawings: [] };
+  delete out.papers;
+  return out;
+}
 
 /** All words on the page with the names of what has no words, in one line. */
 export function wordsOfPage(): string {

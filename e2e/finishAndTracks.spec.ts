@@ -59,3 +59,27 @@ test("a track is laid before a shed: the clash is found, one press cures it, and
   await expect(page.getByLabel(/^Begins, up/)).toHaveValue("−30.00 mm");
   await expect(page.getByText(/goes into the/)).toHaveCount(0);
 });
+
+test("a sign and a floor are printed at their true size on one page", async ({ page }) => {
+  await framed(page, "Papered", "Shed");
+  await stage(page, "Jigs");
+  await page.getByRole("tab", { name: "Printed papers" }).click();
+  await page.getByLabel("Picture to print").setInputFiles("examples/plan-sheet-12.jpg");
+  const paper = page.getByRole("region", { name: "plan-sheet-12" });
+  await paper.getByLabel(/^It is wide/).fill("8 ft");
+  await paper.getByLabel(/^It is wide/).press("Enter");
+  await expect(paper.getByText(/^Printed 28\.0 mm/)).toBeVisible();
+  await paper.getByLabel("It shows").selectOption("boards");
+  await paper.getByLabel("Boards on it").fill("12");
+  await paper.getByLabel("Boards on it").press("Enter");
+  await expect(paper.getByText(/A board of plan-sheet-12 is 8′-0″/)).toBeVisible();
+  await paper.getByLabel(/^One board is/).fill("6 in");
+  await paper.getByLabel(/^One board is/).press("Enter");
+  await expect(paper.getByText(/A board of plan-sheet-12/)).toHaveCount(0);
+  await expect(page.getByText(/^Kept at/)).toBeVisible();
+  const download = page.waitForEvent("download");
+  await page.getByRole("link", { name: "Print papers (PDF)" }).click();
+  const words = execFileSync("pdftotext", ["-layout", await (await download).path(), "-"], { encoding: "utf8" });
+  // 20 × 10 ft as it begins
+  expect(words).toMatch(/plan-sheet-12: 70\.0 mm × 35\.0 mm/);
+});

@@ -421,7 +421,7 @@ const schema = {
             ),
           }),
         },
-        ["lights"],
+        ["glues", "lights"],
       ),
       useDrawer: { type: "boolean" },
       aside: record({ type: "string" }),

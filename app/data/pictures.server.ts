@@ -192,6 +192,17 @@ function store(bytes: Buffer, type: string, size: { readonly width: number; read
   return row;
 }
 
+/** So many pixels a side a picture has at most where nobody zooms into it. */
+const SHOWN = 900;
+/** A whole picture as JPEG, small enough to be looked at beside other things; undefined when there is none. */
+export async function wholePicture(hash: string): Promise<Buffer | undefined> {
+  if (!/^[0-9a-f]{64}$/.test(hash) || !existsSync(originalOf(hash))) return undefined;
+  try {
+    return await sharp(originalOf(hash), LIMITS).resize(SHOWN, SHOWN, { fit: "inside", withoutEnlargement: true }).flatten({ background: "#fff" }).jpeg({ quality: 85 }).toBuffer(); // prettier-ignore
+  } catch {
+    return undefined;
+  }
+}
 /**
  * One tile as JPEG: `level` 0 is the whole picture in one tile; undefined when there is none. A picture that came out of
  * a backup has no tiles yet: they are cut when first looked at.

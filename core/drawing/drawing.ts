@@ -60,6 +60,8 @@ export type Entity =
 export interface PictureBytes {
   readonly type: "image/jpeg" | "image/png";
   readonly bytes: Uint8Array;
+  /** Where a page of the application finds it: SVG refers to it there and does not carry it. */
+  readonly href?: string;
 }
 export interface Layer {
   /** Named by what is on it; the same name in every format. */

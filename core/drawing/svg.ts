@@ -44,7 +44,7 @@ function elements(entities: readonly Entity[], x0: number, y1: number): string {
       case "image":
         return clipped(
           e,
-          `<image x="${X(e.at[0])}" y="${Y(e.at[1] + e.high)}" width="${num(e.wide)}" height="${num(e.high)}" preserveAspectRatio="none" href="data:${e.picture.type};base64,${base64(e.picture.bytes)}"/>`,
+          `<image x="${X(e.at[0])}" y="${Y(e.at[1] + e.high)}" width="${num(e.wide)}" height="${num(e.high)}" preserveAspectRatio="none" href="${e.picture.href ? escape(e.picture.href) : `data:${e.picture.type};base64,${base64(e.picture.bytes)}`}"/>`,
         );
       case "text": {
         const family = e.font === "label" ? "'Barlow Condensed', sans-serif" : "'Source Sans 3', sans-serif";

@@ -35,12 +35,7 @@ function Picture({ hash, width, height, alt }: { hash: string; width: number; he
   const k = Math.min(1, SHOWN / Math.max(w, h));
   return (
     <span className="mt-1 block overflow-hidden border border-hair" style={{ width: w * k, height: h * k }}>
-      <img
-        src={`/pictures/${hash}/0/0/0`}
-        alt={alt}
-        className="max-w-none"
-        style={{ width: TILE * k, height: TILE * k }}
-      />
+      <img src={`/pictures/${hash}`} alt={alt} className="max-w-none" style={{ width: TILE * k, height: TILE * k }} />
     </span>
   );
 }

@@ -2,7 +2,6 @@ import { lazy, Suspense, useCallback, useMemo, useState, type ReactNode } from "
 import { toast } from "sonner";
 import { PAPERS, type PaperId } from "core/drawing";
 import { shortHash } from "core/job";
-import { Board } from "~/board/Board";
 import { useJob } from "~/job/JobContext";
 import { askDrafter } from "~/job/framer";
 import { pdfFonts } from "~/job/pdfFonts";
@@ -15,26 +14,26 @@ import { SelectField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
 import { SidePanel } from "~/ui/SidePanel";
 import { Tabs } from "~/ui/Tabs";
-import type { SheetPage } from "~/workers/drafter";
 import { Cutter } from "./Cutter";
+import { PageView } from "./PageView";
 import { Printers } from "./Printers";
 
 // plates, their files and solids are fetched when they are asked for
 const Workshop = lazy(() => import("./Workshop").then((m) => ({ default: m.Workshop })));
 
-const PADDING = [20, 16, 20, 60] as const;
+const Papers = lazy(() => import("./Papers").then((m) => ({ default: m.Papers })));
 
-const TABS = { templates: "Templates", workshop: "Workshop jigs" } as const;
+const TABS = { templates: "Templates", workshop: "Workshop jigs", papers: "Printed papers" } as const;
 
-/** The sheets of the job, and jigs as things beside them. */
+/** The sheets of the job, jigs as things beside them, and papers to be printed. */
 export default function Jigs() {
   const [tab, setTab] = useState<keyof typeof TABS>("templates");
   const tabs = <Tabs tabs={TABS} now={tab} choose={setTab} />;
   return tab === "templates" ? (
     <Templates tabs={tabs} />
   ) : (
-    <Suspense fallback={<p className="p-10 text-lg">Fetching the jigs …</p>}>
-      <Workshop tabs={tabs} />
+    <Suspense fallback={<p className="p-10 text-lg">Fetching the {tab === "papers" ? "papers" : "jigs"} …</p>}>
+      {tab === "papers" ? <Papers tabs={tabs} /> : <Workshop tabs={tabs} />}
     </Suspense>
   );
 }
@@ -242,24 +241,5 @@ function Templates({ tabs }: { tabs: ReactNode }) {
         </div>
       </SidePanel>
     </div>
-  );
-}
-
-/** One page as it will come out of the printer. */
-function PageView({ page, label }: { page: SheetPage; label: string }) {
-  const [w, h] = page.size;
-  const bounds = useMemo(() => ({ min: [0, 0] as const, max: [w, h] as const }), [w, h]);
-  return (
-    <Board label={`Page of ${label}`} bounds={bounds} padding={PADDING} fitKey={`${w}×${h}`} unitMm={1}>
-      {(v) => (
-        <>
-          <rect width={v.width} height={v.height} fill="transparent" />
-          <g
-            transform={`${v.transform} translate(0 ${h}) scale(1 -1)`}
-            dangerouslySetInnerHTML={{ __html: page.svg }}
-          />
-        </>
-      )}
-    </Board>
   );
 }
