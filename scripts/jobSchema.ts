@@ -5,6 +5,7 @@ import {
   EAVES,
   FINISH_GROUPS,
   FINISH_TIMES,
+  FITTINGS,
   JOB_FORMAT,
   JOB_VERSION,
   MOTIFS,
@@ -302,6 +303,30 @@ const schema = {
           ["cover"],
         ),
       ),
+      inside: list(
+        object(
+          {
+            structure: id,
+            things: list(
+              object({
+                id,
+                name: word,
+                kind: oneOf(...FITTINGS),
+                x: number(),
+                y: number(),
+                turn: number(),
+                length: number(),
+                depth: number(),
+                low: number(),
+                high: number(),
+              }),
+            ),
+            box: number(),
+            eye: object({ before: number(), right: number(), over: number() }),
+          },
+          ["box", "eye"],
+        ),
+      ),
       spot: object({
         tracks: list(
           object({
@@ -428,7 +453,7 @@ const schema = {
       issues: list({ type: "object" }),
       files: record({ type: "string" }),
     },
-    ["sheetCutting", "papers", "spot", "build", "useDrawer", "issues", "files"],
+    ["sheetCutting", "papers", "inside", "spot", "build", "useDrawer", "issues", "files"],
   ),
 };
 /** The JSON schema of a job file, from the kinds' own declarations, as it is written to docs/job.schema.json. */

@@ -1,9 +1,9 @@
 import { assemblyOf, type Assembly, type Way } from "../assembly";
-import { buildOf, masterPlans, type Design } from "../job";
+import { buildOf, insideOf, masterPlans, type Design } from "../job";
 import { edited } from "./edited";
 import { withGlues } from "./glues";
 import { allMistakes, type OrderMistake } from "./mistakes";
-import { withLights } from "./lightStep";
+import { withInside, withLights } from "./beforeRoof";
 import { withMasters } from "./masterSteps";
 import { withFinish } from "./finishSteps";
 import { fastenerFaults } from "../fasteners";
@@ -31,7 +31,8 @@ function found(d: Pick<Design, "structures" | "doc" | "pieces">, way: Way): Buil
   const masters = masterPlans(d);
   const said: OrderMistake[] = [];
   const orders = d.structures.map((s): Assembly => {
-    const made = withLights(s, withMasters(s, withFinish(s, assemblyOf(s, way), parts), masters), lights);
+    const closed = withLights(s, withMasters(s, withFinish(s, assemblyOf(s, way), parts), masters), lights);
+    const made = withInside(s, closed, insideOf(d.doc, s.structure.id));
     const by = edited(s, made.steps, edits);
     said.push(...by.mistakes);
     return { ...made, steps: withGlues(by.steps, glues ?? []) };

@@ -23,6 +23,7 @@ import { neighbours } from "./neighbours";
 import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
 import { spotFindings } from "./spotFindings";
+import { insideFindings } from "./insideFindings";
 import { trainFindings } from "./trainFindings";
 import { thinSticks } from "./thinSticks";
 import { viewLines } from "./viewLines";
@@ -64,6 +65,7 @@ export function findings(d: Design): Finding[] {
     ...lengthFindings(d),
     ...spotFindings(d),
     ...trainFindings(d),
+    ...insideFindings(d),
     ...smallPieces(d),
     ...thinSticks(d),
     ...longSheets(d),

@@ -6,6 +6,7 @@ import { buildOf, designHash, shortHash, type Design, type StructureDesign } fro
 import { feet, prototype, scaleLabel, tellIn, toModel, type Units } from "../units";
 import { singleSheet, template } from "./template";
 import { buildSheets } from "./buildSheets";
+import { insideSheets } from "./insideSheets";
 import { clearanceGauges } from "./clearanceGauge";
 import { sitePlan } from "./sitePlan";
 import { sheetsOfKind, type NamedDrawing } from "./kindSheets";
@@ -45,7 +46,7 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
     ...(plan && framed[0] ? [sheet(framed[0], "Plan of the spot", "plan-of-the-spot", plan)] : []),
     ...(framed[0] ? clearanceGauges(d).map(({ what, drawing }) => sheet(framed[0]!, `${what[0]!.toUpperCase()}${what.slice(1)}`, slug(what), drawing)) : []), // prettier-ignore
     ...framed.flatMap((s) =>
-      [...drawingsOf(s, d), ...masksOf(s, d), ...holesFor(s, d)].map(({ what, drawing }) =>
+      [...drawingsOf(s, d), ...masksOf(s, d), ...holesFor(s, d), ...insideSheets(s, d)].map(({ what, drawing }) =>
         sheet(s, `${s.structure.name}: ${what}`, `${slug(s.structure.name) || "jig"}-${slug(what)}`, drawing),
       ),
     ),

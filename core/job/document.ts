@@ -18,6 +18,7 @@ import {
   ValidateNested,
 } from "class-validator";
 import { BuildDoc } from "./buildDoc";
+import { InsideDoc } from "./insideDoc";
 import { PaperDoc } from "./papersDoc";
 import { PictureDoc, sha256 } from "./pictureDoc";
 import { SpotDoc } from "./spotDoc";
@@ -261,6 +262,8 @@ export class JobDoc {
   @IsOptional() @many(200) @Type(() => PaperDoc) papers?: PaperDoc[];
   /** Tracks and what else is on the spot; left out while nothing is. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => SpotDoc) spot?: SpotDoc;
+  /** What stands inside; left out while nothing does. */
+  @IsOptional() @many(100) @Type(() => InsideDoc) inside?: InsideDoc[];
   /** How it is put together and finished; left out while nothing was decided. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => BuildDoc) build?: BuildDoc;
   /** Whether plans take what lies in the drawer; they do while this is left out. */
