@@ -1,7 +1,8 @@
-import { designOf, emptyJob, newStructure, type JobDoc } from "../core/job";
+import { designOf, emptyBuild, emptyJob, newStructure, type JobDoc } from "../core/job";
 import { placeOf, planFacts } from "../core/site";
 import { kindOf } from "../core/structures";
 import "../core/structures/all";
+import { depotInside } from "./insides";
 import { feet, inches } from "../core/units";
 
 const railroad = "Pellam Notch Railway";
@@ -202,7 +203,7 @@ export function depot(): JobDoc {
     mount: "inside",
     lap: feet(0),
   });
-  return jobOf(
+  const job = jobOf(
     "Pellam depot",
     "Depot",
     {
@@ -274,8 +275,40 @@ export function depot(): JobDoc {
     {
       place: "On the main at Pellam, its platform towards the track.",
       spotLength: 300,
-      spotDepth: 130,
+      spotDepth: 190,
       era: "Summer 1909",
     },
   );
+  // the main in front of the platform, curving away past its end; what stands already is the water column's foot
+  const [house] = job.structures;
+  const facts = planFacts(designOf(job))[0]!;
+  return {
+    ...job,
+    structures: [{ ...house!, place: placeOf(facts, [0, 24], 0, 0) }],
+    spot: {
+      tracks: [{ id: "main", name: "Main", x: -150, y: -62, turn: 0, rail: 0, car: "coach-60", pieces: [{ kind: "straight", length: 225 }, { kind: "right", length: 110, radius: 610, ease: 60 }] }], // prettier-ignore
+      things: [{ id: "column", name: "Water column", kind: "stands already", x: -138, y: 12, turn: 0, length: 10, depth: 10, low: 0, high: 50 }], // prettier-ignore
+      cars: [],
+    },
+    inside: [depotInside],
+    build: {
+      ...emptyBuild(),
+      lights: {
+        supply: 12,
+        lamps: [
+          {
+            id: "waiting",
+            name: "Waiting room and office",
+            count: 3,
+            volts: 3.1,
+            milliamps: 5,
+            series: 3,
+            hole: 3,
+            wire: 380,
+          },
+          { id: "platform", name: "Platform", count: 2, volts: 3.1, milliamps: 5, series: 2, hole: 2, wire: 450 },
+        ],
+      },
+    },
+  };
 }

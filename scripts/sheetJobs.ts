@@ -1,3 +1,4 @@
+import { cottageInside } from "./insides";
 import "../core/structures/all";
 import { usualFinish } from "../core/finish";
 import { designOf, emptyJob, newStructure, type JobDoc } from "../core/job";
@@ -119,7 +120,7 @@ export function agentsCottage(): JobDoc {
       cars: [],
     },
   };
-  return { ...doc, build: usualFinish(designOf(doc)) };
+  return { ...doc, build: usualFinish(designOf(doc)), inside: [cottageInside] };
 }
 
 /** The silos at Cray siding: four tubes of pipe with panels between, a deck and the headhouse on it, and before them a platform on columns with its shelter, stair and gate. */

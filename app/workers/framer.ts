@@ -6,6 +6,8 @@ import { applied, buildOrder } from "core/buildOrder";
 import { holesOf, meetings } from "core/fasteners";
 import { usualFinish } from "core/finish";
 import type { Step, Way } from "core/assembly";
+import { roomOf } from "core/inside/roomOf";
+import type { Room } from "core/inside/room";
 import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
 import { planFacts, type PlanFacts } from "core/site";
@@ -82,6 +84,10 @@ export const framer = {
     return compareVariants(doc, structure);
   },
   /** How the structures look from above. */
+  /** The rooms of the structures that have one. */
+  async rooms(ask: Ask): Promise<readonly Room[]> {
+    return (await designFor(ask)).structures.flatMap((s) => roomOf(s) ?? []);
+  },
   plan: async (ask: Ask): Promise<readonly PlanFacts[]> => planFacts(await designFor(ask)),
   /** The picture on the job's card. */
   picture: async (ask: Ask): Promise<string> => jobPicture(await designFor(ask)),

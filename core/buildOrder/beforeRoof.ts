@@ -1,4 +1,4 @@
-import { FITTING } from "../inside";
+import { FITTING } from "../inside/fittings";
 import type { Assembly, Step } from "../assembly";
 import type { InsideDoc, LightsDoc, StructureDesign } from "../job";
 import { CLOSES } from "./finishSteps";

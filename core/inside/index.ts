@@ -7,4 +7,5 @@ export * from "./drawings";
 export * from "./fittings";
 export * from "./judged";
 export * from "./room";
+export * from "./roomOf";
 export * from "./seen";

@@ -91,3 +91,15 @@ export function insideNotes(r: Room, things: readonly FittingDoc[], ratio: numbe
   });
   return out;
 }
+
+/** Where a body of a size could stand with nothing in its way, turned as it is: by the back wall from the left, then row by row to the front; the middle of the room where it is full. Prototype mm. */
+export function freePlace(r: Room, things: readonly FittingDoc[], ratio: number, f: FittingDoc): Vec2 {
+  const [wide, deep] = [r.wide * ratio, r.deep * ratio];
+  const [dx, dy] = [f.length / 2, f.depth / 2].map((x) => x + inches(2));
+  for (let y = deep - dy!; y >= dy!; y -= inches(12))
+    for (let x = dx!; x <= wide - dx!; x += inches(12)) {
+      const at = { ...f, x: Math.round(x / inches(1)) * inches(1), y: Math.round(y / inches(1)) * inches(1) };
+      if (!insideNotes(r, [...things, at], ratio).some((n) => n.thing === f.id)) return [at.x, at.y];
+    }
+  return [wide / 2, deep / 2];
+}

@@ -96,6 +96,8 @@ export interface OuterWall {
   readonly height: number;
   /** Over its foot. */
   readonly openings: readonly WallOpening[];
+  /** Of a wall round the main room: which of its four it is, and how far its inner face lies behind its outer one. */
+  readonly inside?: { readonly side: "front" | "right" | "back" | "left"; readonly behind: number };
 }
 
 /** Something that is put together by itself before it is joined: its sticks, and the directions to the right, up and towards the eye as it lies on the bench. */

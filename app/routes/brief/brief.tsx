@@ -8,17 +8,18 @@ import { Next } from "~/ui/Next";
 import { Sources } from "./Sources";
 
 const SitePlan = lazy(() => import("./plan/SitePlan"));
-const VIEWS = { job: "The job", plan: "Plan of the spot", sources: "Where it comes from" } as const;
+const Inside = lazy(() => import("./inside/Inside"));
+const VIEWS = { job: "The job", plan: "Plan of the spot", inside: "Inside", sources: "Where it comes from" } as const;
 
 /** What is built, where, at which scale, and why it was decided so; and the spot from above with what stands on it. */
 export default function Brief() {
   const [search, setSearch] = useSearchParams();
   const asked = search.get("view");
-  const shown = asked === "plan" || asked === "sources" ? asked : "job";
+  const shown = asked === "plan" || asked === "inside" || asked === "sources" ? asked : "job";
   return (
     <div className="flex h-full flex-col">
       <div role="tablist" aria-label="Brief" className="flex gap-5 border-b border-hair px-8">
-        {(["job", "plan", "sources"] as const).map((id) => (
+        {(["job", "plan", "inside", "sources"] as const).map((id) => (
           <button
             key={id}
             role="tab"
@@ -34,6 +35,10 @@ export default function Brief() {
         {shown === "plan" ? (
           <Suspense fallback={<p className="p-8 text-ink-2">Drawing the plan …</p>}>
             <SitePlan />
+          </Suspense>
+        ) : shown === "inside" ? (
+          <Suspense fallback={<p className="p-8 text-ink-2">Looking inside …</p>}>
+            <Inside />
           </Suspense>
         ) : shown === "sources" ? (
           <Sources />

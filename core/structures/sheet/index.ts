@@ -79,6 +79,7 @@ export const sheetBuilding: StructureKind = {
         out: w.n,
         length: w.length,
         height: top - w.foot,
+        inside: { side: w.name, behind: l.stack },
         openings: w.gaps.map((g) => ({ ...g, name: g.name.replace("opening", "Opening "), sill: g.sill - w.foot, head: g.head - w.foot })), // prettier-ignore
       };
     });

@@ -16,6 +16,7 @@ export function outerWalls(l: BuildingLayout): OuterWall[] {
           out: w.n,
           length: w.length,
           height: w.top - w.foot,
+          ...(part === l.main ? { inside: { side: w.name as "front", behind: l.proud + w.thick } } : {}),
           openings: w.gaps
             .filter((g) => !g.open)
             .map(({ name, door, from, to, sill, head }) => ({
