@@ -1,6 +1,6 @@
 import { expect, test } from "@playwright/test";
 import { execFileSync } from "node:child_process";
-import { framed, stage } from "./framed";
+import { framed, printed, ready, stage } from "./framed";
 
 test("a finish is planned and painted, the order is changed by hand, and all of it is there after a restart of the page", async ({
   page,
@@ -82,4 +82,57 @@ test("a sign and a floor are printed at their true size on one page", async ({ p
   const words = execFileSync("pdftotext", ["-layout", await (await download).path(), "-"], { encoding: "utf8" });
   // 20 × 10 ft as it begins
   expect(words).toMatch(/plan-sheet-12: 70\.0 mm × 35\.0 mm/);
+});
+
+test("a spot over a photograph: a structure fitted, a clash found and cured", async ({ page }) => {
+  await page.goto("/");
+  await page.waitForLoadState("networkidle");
+  await page.getByLabel("Job file").setInputFiles("examples/gulch-trestle.json");
+  await ready(page);
+  await stage(page, "Brief");
+  await page.getByRole("tab", { name: "Plan of the spot" }).click();
+  const under = page.getByRole("region", { name: "Picture under the plan" });
+  await under.getByLabel("Picture").selectOption({ index: 1 });
+  await under.getByLabel("What was measured on it").selectOption("prototype");
+  const plan = page.getByRole("region", { name: "Plan of the spot" });
+  await expect(plan.locator("image").first()).toBeVisible();
+  await page.getByRole("button", { name: "Put it on the plan" }).first().click();
+  await page.getByRole("button", { name: "Add a track" }).click();
+  await page.getByLabel(/^Begins, up/).fill("0");
+  await page.getByLabel(/^Begins, up/).press("Tab");
+  await expect(page.getByText(/The longest car on Track 1 goes into/).first()).toBeVisible();
+  await page.getByRole("button", { name: "Move it clear" }).first().click();
+  await expect(page.getByText(/The longest car on Track 1 goes into/)).toHaveCount(0);
+});
+
+test("an inside with lamps is furnished, mended and printed", async ({ page }) => {
+  await framed(page, "Furnished", "Tool house");
+  await stage(page, "Brief");
+  await page.getByRole("tab", { name: "Inside" }).click();
+  await page.getByLabel("What stands in it").selectOption("table");
+  await page.getByLabel("What stands in it").selectOption("stove");
+  const way = page.getByRole("region", { name: "In the way" });
+  await expect(way.getByText("Nothing is in the way.")).toBeVisible();
+  // dragged through the wall on the left
+  const stove = page.getByRole("region", { name: "Plan of the room" }).locator("[data-stick]", { hasText: "Stove" });
+  const box = (await stove.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(200, box.y + box.height / 2 + 60, { steps: 6 });
+  await page.mouse.up();
+  await expect(way.getByText(/Stove reaches through a wall: move it/)).toBeVisible();
+  await way.getByRole("button", { name: "Move it" }).first().click();
+  await expect(way.getByText(/Stove reaches through a wall/)).toHaveCount(0);
+  await page.getByRole("checkbox", { name: /in a box of card/ }).check();
+  await stage(page, "Bench");
+  await page.getByRole("tab", { name: "Lights" }).click();
+  await page.getByRole("button", { name: "Add lamps" }).click();
+  await page.getByRole("tab", { name: "Steps" }).click();
+  const list = page.getByRole("navigation", { name: "Steps" });
+  await expect(list.getByText(/The inside: 2 bodies/)).toBeVisible();
+  await expect(list.getByText(/Holes and wires for/)).toBeVisible();
+  await stage(page, "Jigs");
+  const words = await printed(page);
+  expect(words).toMatch(/inside, plan and section/);
+  expect(words).toMatch(/box that slides in/);
 });

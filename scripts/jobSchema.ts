@@ -327,50 +327,54 @@ const schema = {
           ["box", "eye"],
         ),
       ),
-      spot: object({
-        tracks: list(
-          object({
-            id,
-            name: word,
-            x: number(),
-            y: number(),
-            turn: number(),
-            rail: number(),
-            car: id,
-            pieces: list(
-              object({ kind: oneOf(...TRACK_PIECES), length: number(), radius: number(), ease: number() }, [
-                "radius",
-                "ease",
-              ]),
-            ),
-          }),
-        ),
-        things: list(
-          object({
-            id,
-            name: word,
-            kind: oneOf(...THING_KINDS),
-            x: number(),
-            y: number(),
-            turn: number(),
-            length: number(),
-            depth: number(),
-            low: number(),
-            high: number(),
-          }),
-        ),
-        cars: list(
-          object({
-            id,
-            name: word,
-            length: number(),
-            trucks: number(),
-            width: number(),
-            bottom: number(),
-            height: number(),
-          }),
-        ),
-      }),
+      spot: object(
+        {
+          tracks: list(
+            object({
+              id,
+              name: word,
+              x: number(),
+              y: number(),
+              turn: number(),
+              rail: number(),
+              car: id,
+              pieces: list(
+                object({ kind: oneOf(...TRACK_PIECES), length: number(), radius: number(), ease: number() }, [
+                  "radius",
+                  "ease",
+                ]),
+              ),
+            }),
+          ),
+          things: list(
+            object({
+              id,
+              name: word,
+              kind: oneOf(...THING_KINDS),
+              x: number(),
+              y: number(),
+              turn: number(),
+              length: number(),
+              depth: number(),
+              low: number(),
+              high: number(),
+            }),
+          ),
+          cars: list(
+            object({
+              id,
+              name: word,
+              length: number(),
+              trucks: number(),
+              width: number(),
+              bottom: number(),
+              height: number(),
+            }),
+          ),
+          under: object({ drawing: id, anchor: list(number()), of: oneOf("model", "prototype"), opacity: number() }),
+        },
+        ["under"],
+      ),
       build: object(
         {
           coats: list(

@@ -25,8 +25,11 @@ describe("lamps in an order", () => {
     expect(outOfOrder(a.steps)).toEqual([]);
     expect(replay(s.resolved, a)).toEqual([]);
   });
-  it("are no step where there are none, or no roof", () => {
-    for (const x of [order("tool-house-framed"), order("tool-house-framed", lights(0)), order("gulch-trestle", lights(3))]) expect(at(x.a.steps, /wires/)).toBe(-1); // prettier-ignore
+  it("are no step where there are none, and the last one where no roof closes", () => {
+    for (const x of [order("tool-house-framed"), order("tool-house-framed", lights(0))]) expect(at(x.a.steps, /wires/)).toBe(-1); // prettier-ignore
+    const open = order("gulch-trestle", lights(3)).a;
+    expect(at(open.steps, /^Holes and wires/)).toBe(open.steps.length - 1);
+    expect(outOfOrder(open.steps)).toEqual([]);
   });
 });
 

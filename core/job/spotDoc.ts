@@ -1,7 +1,7 @@
 import "../reflected";
 import { Type } from "class-transformer";
-import { IsIn, IsNumber, IsOptional, Max, Min } from "class-validator";
-import { finite, id, many, text } from "../structures/fields";
+import { IsIn, IsNumber, IsObject, IsOptional, Max, Min, ValidateNested } from "class-validator";
+import { finite, id, many, point, text } from "../structures/fields";
 
 export const TRACK_PIECES = ["straight", "left", "right"] as const;
 export const THING_KINDS = ["stands already", "has to stay", "kept free", "road", "platform", "water", "wall"] as const;
@@ -48,12 +48,20 @@ export class ThingDoc {
   @IsNumber(finite) @Min(-1e4) @Max(1e4) low!: number;
   @IsNumber(finite) @Min(-1e4) @Max(1e4) high!: number;
 }
+/** A calibrated drawing under the plan of the spot: its pixel that lies in the spot's middle, whether what was measured on it is of the model, as on a photograph of the place, or of the prototype, and its opacity. */
+export class SpotUnderDoc {
+  @id() drawing!: string;
+  @point() anchor!: [number, number];
+  @IsIn(["model", "prototype"]) of!: "model" | "prototype";
+  @IsNumber(finite) @Min(0) @Max(1) opacity!: number;
+}
 /** The spot beyond its size: tracks with the cars on them, and what is there or has to be kept free. */
 export class SpotDoc {
   @many(60) @Type(() => TrackDoc) tracks!: TrackDoc[];
   @many(200) @Type(() => ThingDoc) things!: ThingDoc[];
   /** Cars of one's own, beside those that ship. */
   @many(60) @Type(() => CarDoc) cars!: CarDoc[];
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => SpotUnderDoc) under?: SpotUnderDoc;
 }
 export const emptySpot = (): SpotDoc => ({ tracks: [], things: [], cars: [] });
 export const spotOf = (doc: { readonly spot?: SpotDoc }): SpotDoc => doc.spot ?? emptySpot();

@@ -12,6 +12,7 @@ import { nameAt } from "./nameAt";
 import { PlaceHandles } from "./PlaceHandles";
 import { PlaceList } from "./PlaceList";
 import { SpotList } from "./SpotList";
+import { cornersOf, SpotPictureFields, SpotPictureLayer, useSpotPicture } from "./SpotPicture";
 import { TrackDrawing } from "./TrackDrawing";
 import { usePlaces } from "./usePlaces";
 
@@ -26,6 +27,8 @@ export default function SitePlan() {
   const { doc } = useJob();
   const { M } = useUnits();
   const places = usePlaces();
+  const picture = useSpotPicture();
+  const [moves, setMoves] = useState(false);
   const { placed, edges } = places;
   const [pickedId, pick] = useState<string>();
   const picked = placed.find((p) => p.id === pickedId);
@@ -39,6 +42,7 @@ export default function SitePlan() {
       for (let i = 0; i <= 8; i++) all.push(line.at((line.length * i) / 8).at);
     }
     all.push(...spotOf(doc).things.flatMap(thingOutline));
+    if (picture) all.push(...cornersOf(picture));
     if (onSpot) all.push([-spotLength / 2, -spotDepth / 2], [spotLength / 2, spotDepth / 2]);
     if (all.length === 0) return EMPTY;
     const end = (f: (...n: number[]) => number, k: 0 | 1): number => f(...all.map((p) => p[k]));
@@ -59,7 +63,7 @@ export default function SitePlan() {
           label="Plan of the spot"
           bounds={bounds}
           padding={PADDING}
-          fitKey={`${places.known} ${spotOf(doc).tracks.length} ${spotOf(doc).things.length} ${spotLength} ${spotDepth} ${placed.map((p) => p.id).join()}`}
+          fitKey={`${picture?.drawing.id} ${picture?.under.of} ${places.known} ${spotOf(doc).tracks.length} ${spotOf(doc).things.length} ${spotLength} ${spotDepth} ${placed.map((p) => p.id).join()}`}
           unitMm={1}
           onPoint={(_, ids) => pick(ids[0])}
           furniture={
@@ -76,13 +80,14 @@ export default function SitePlan() {
           {(v) => (
             <>
               <rect width={v.width} height={v.height} fill="transparent" />
+              {picture && <SpotPictureLayer p={picture} view={v} moves={moves} />}
               {onSpot && (
                 <rect
                   x={v.X(-spotLength / 2)}
                   y={v.Y(spotDepth / 2)}
                   width={spotLength * v.k}
                   height={spotDepth * v.k}
-                  fill="var(--shade)"
+                  fill={picture ? "none" : "var(--shade)"}
                   stroke="var(--ink-2)"
                   strokeWidth={1.4}
                   strokeDasharray="14 4 3 4"
@@ -169,6 +174,7 @@ export default function SitePlan() {
           <PlaceList places={places} picked={picked?.id} pick={pick} />
         </section>
         <SpotList />
+        <SpotPictureFields moves={moves} setMoves={setMoves} />
         <Findings only={(f) => /:(clash|slit|blocked|spot|train)(:|$)/.test(f.key)} />
       </SidePanel>
     </div>
