@@ -1,10 +1,13 @@
-import { useMemo, useRef, useState, type ReactNode } from "react";
+import { useCallback, useMemo, useRef, useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import { pageSvg, type PictureBytes } from "core/drawing";
 import { MOTIFS, type Motif, type PaperDoc } from "core/job";
 import { cutSize, MOTIF, paperPages, paperRemarks, pictureSize, type PaperRemark } from "core/papers";
 import { inches, parseNumber, scaleLabel, tellIn } from "core/units";
 import { parseSheetName } from "core/lumber";
+import type { Room } from "core/inside/room";
+import { askLooker } from "~/job/framer";
+import { useAnswer } from "~/job/useAnswer";
 import { useJob } from "~/job/JobContext";
 import { usePaper } from "~/job/usePaper";
 import { correctionNow } from "~/job/usePrinters";
@@ -32,6 +35,9 @@ export function Papers({ tabs }: { tabs: ReactNode }) {
     return paperPages(papers, scale.ratio, pictures, paper, { job: doc.name, scale: scaleLabel(scale), date: today });
   }, [papers, scale, paper, doc.name, today]);
   const remarks = useMemo(() => paperRemarks(papers, scale.ratio, wallsOf([...design.sheets.keys()])), [papers, scale.ratio, design.sheets]); // prettier-ignore
+  const { ask } = job;
+  const rooms = useAnswer<readonly Room[]>(useCallback(() => askLooker((w) => w.rooms(ask)), [ask]));
+  const places = useMemo(() => (rooms.answer ?? []).flatMap((r) => placesIn(r, scale.ratio)), [rooms.answer, scale.ratio]); // prettier-ignore
   const at = Math.max(0, Math.min(page, plan.pages.length - 1));
   const shown = plan.pages[at];
   const svg = useMemo(() => (shown ? pageSvg(plan, shown) : ""), [plan, shown]);
@@ -124,7 +130,7 @@ export function Papers({ tabs }: { tabs: ReactNode }) {
             )}
           </section>
           {papers.map((p, i) => (
-            <OnePaper key={p.id} p={p} i={i} remarks={remarks.filter((r) => r.paper === p.id)} />
+            <OnePaper key={p.id} p={p} i={i} places={places} remarks={remarks.filter((r) => r.paper === p.id)} />
           ))}
           {papers.length > 0 && (
             <p className="text-ink-2">
@@ -143,7 +149,28 @@ function wallsOf(names: readonly string[]): Partial<Record<Motif, number>> {
   return brick ? { bricks: brick.pitch } : {};
 }
 
-function OnePaper({ p, i, remarks }: { p: PaperDoc; i: number; remarks: readonly PaperRemark[] }) {
+/** The floor and the walls of a room, prototype mm. */
+function placesIn(r: Room, ratio: number): readonly Cover[] {
+  const of = (what: string, wide: number, high: number): Cover => ({ name: `${r.name}: ${what}`, length: wide * ratio, height: high * ratio }); // prettier-ignore
+  return [of("floor", r.wide, r.deep), of("front or back wall", r.wide, r.high), of("side wall", r.deep, r.high)];
+}
+interface Cover {
+  readonly name: string;
+  readonly length: number;
+  readonly height: number;
+}
+
+function OnePaper({
+  p,
+  i,
+  places,
+  remarks,
+}: {
+  p: PaperDoc;
+  i: number;
+  places: readonly Cover[];
+  remarks: readonly PaperRemark[];
+}) {
   const { doc, design, edit } = useJob();
   const { M, units } = useUnits();
   const change = (label: string, f: (p: PaperDoc) => void): void => void edit(`${label}, ${p.name}`, (d) => f(d.papers![i]!)); // prettier-ignore
@@ -226,6 +253,17 @@ function OnePaper({ p, i, remarks }: { p: PaperDoc; i: number; remarks: readonly
         />
         Repeat it over a floor or a wall
       </label>
+      {p.cover && places.length > 0 && (
+        <SelectField
+          label="As large as"
+          value={String(places.findIndex((x) => Math.abs(x.length - p.cover!.length) < 1 && Math.abs(x.height - p.cover!.height) < 1))} // prettier-ignore
+          options={[{ value: "-1", label: "its own figures" }, ...places.map((x, n) => ({ value: String(n), label: x.name }))]} // prettier-ignore
+          keep={(n) => {
+            const to = places[Number(n)];
+            if (to) change(`As large as ${to.name}`, (x) => void (x.cover = { length: to.length, height: to.height }));
+          }}
+        />
+      )}
       {p.cover && (
         <div className="grid grid-cols-2 gap-2">
           {length("Covers along", p.cover.length, (x, n) => void (x.cover!.length = n))}

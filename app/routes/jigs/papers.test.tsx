@@ -51,6 +51,15 @@ describe("printed papers", () => {
     await job.user.click(screen.getByRole("button", { name: /^Undo: Remove Floor of the room/ }));
     await screen.findByRole("region", { name: "Floor of the room" });
   });
+  it("are as large as the floor or a wall of a room, in one choice", async () => {
+    const job = await open();
+    const choice = await paper("Floor of the room").findByLabelText<HTMLSelectElement>("As large as");
+    expect(choice.value).toBe("-1");
+    await job.user.selectOptions(choice, "Cottage: floor");
+    await waitFor(() => expect(paper("Floor of the room").getByText(/it covers 92\.9 mm × 57\.9 mm/)).toBeTruthy());
+    expect((await job.kept()).papers![1]!.cover!.length / (304.8 / 3.5)).toBeCloseTo(92.92, 1);
+    await waitFor(() => expect(choice.selectedOptions[0]!.textContent).toBe("Cottage: floor"));
+  });
   it("say what they are for while there are none", async () => {
     const job = await openJob(bare(example("gulch-trestle")), "jigs");
     await job.user.click(await screen.findByRole("tab", { name: "Printed papers" }));
