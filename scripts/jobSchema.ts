@@ -164,17 +164,21 @@ const schema = {
       format: { const: JOB_FORMAT },
       version: { const: JOB_VERSION },
       name: text(120),
-      brief: object({
-        scale: object({ id: text(12), ratio: number({ minimum: 1, maximum: 1000 }) }),
-        units: object({ prototype: oneOf("ft-in", "m"), model: oneOf("mm", "in", "64ths") }),
-        railroad: text(200),
-        place: text(500),
-        spotLength: number({ minimum: 0 }),
-        spotDepth: number({ minimum: 0 }),
-        track: oneOf("none", "beside", "under", "over"),
-        era: text(100),
-        decisions: list(object({ id, what: text(300), reason: text(2000) })),
-      }),
+      brief: object(
+        {
+          scale: object({ id: text(12), ratio: number({ minimum: 1, maximum: 1000 }) }),
+          units: object({ prototype: oneOf("ft-in", "m"), model: oneOf("mm", "in", "64ths") }),
+          railroad: text(200),
+          place: text(500),
+          spotLength: number({ minimum: 0 }),
+          spotDepth: number({ minimum: 0 }),
+          track: oneOf("none", "beside", "under", "over"),
+          era: text(100),
+          client: text(200),
+          decisions: list(object({ id, what: text(300), reason: text(2000), agreed: { type: "boolean" } }, ["agreed"])),
+        },
+        ["client"],
+      ),
       drawings: list(
         object(
           {

@@ -79,6 +79,14 @@ export const drafter = {
       ? new Blob([jigSvg(s)], { type: "image/svg+xml" })
       : new Blob([jigDxf(s)], { type: "image/vnd.dxf" });
   },
+  /** What is built, where and why, as one PDF. */
+  async brief(ask: Ask, date: string, paper: PaperId, fonts: PdfFonts): Promise<Blob> {
+    const [{ briefPages }, { toPdf }] = await Promise.all([import("core/lists"), import("core/drawing")]);
+    const design = await designFor(ask);
+    const plan = briefPages(design, paper, date);
+    const options = { title: `${design.doc.name}: brief`, date: new Date(`${date}T00:00:00Z`), fonts };
+    return new Blob([new Uint8Array(await toPdf([{ name: "Brief", plan }], options))], { type: "application/pdf" });
+  },
   /** What was ticked of a job as one PDF. */
   async booklet(
     ask: Ask,

@@ -47,6 +47,8 @@ export class DecisionDoc {
   @id() id!: string;
   @text(300) what!: string;
   @text(2000) reason!: string;
+  /** It was agreed with whom the job is for. */
+  @IsOptional() @IsBoolean() agreed?: boolean;
 }
 export class BriefDoc {
   @IsObject(MISSING) @ValidateNested() @Type(() => ScaleDoc) scale!: ScaleDoc;
@@ -59,6 +61,8 @@ export class BriefDoc {
   @IsNumber(finite) @Min(0) @Max(1e5) spotDepth!: number;
   @IsIn(["none", "beside", "under", "over"]) track!: "none" | "beside" | "under" | "over";
   @text(100) era!: string;
+  /** Whom it is built for; left out where it is one's own. */
+  @IsOptional() @text(200) client?: string;
   @many(500) @Type(() => DecisionDoc) decisions!: DecisionDoc[];
 }
 /** A length known on a sheet: between two of its pixels, prototype mm. `count` things of `each` mm gave it where it was counted. */

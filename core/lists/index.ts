@@ -1,5 +1,6 @@
 /** Lists on paper: the cut list, the stick and sheet layouts and the findings of a design as pages, mm. */
 export { CUT_CAUTION, listed, type Listed } from "./words";
+export * from "./briefPages";
 export * from "./booklet";
 export * from "./bookletParts";
 export * from "./cutListPages";

@@ -98,3 +98,23 @@ describe("the brief", () => {
     expect((await job.kept()).brief.decisions).toHaveLength(2);
   });
 });
+
+describe("a job for somebody else", () => {
+  it("keeps whom it is for and what was agreed, and nothing of it where it is taken back", async () => {
+    const job = await open();
+    await job.type("Built for", "The Historical Room");
+    await job.user.type(screen.getByLabelText("New decision"), "Nine bents");
+    await job.user.type(screen.getByLabelText("Its reason"), "As on their photograph{Enter}");
+    const tick = await screen.findByRole("checkbox", { name: "Agreed: Nine bents" });
+    await job.user.click(tick);
+    const { brief } = await job.kept();
+    expect(brief.client).toBe("The Historical Room");
+    expect(brief.decisions.at(-1)).toMatchObject({ what: "Nine bents", agreed: true });
+    await job.user.click(screen.getByRole("checkbox", { name: "Agreed: Nine bents" }));
+    await job.type("Built for", "");
+    const after = (await job.kept()).brief;
+    expect(after).not.toHaveProperty("client");
+    expect(after.decisions.at(-1)).not.toHaveProperty("agreed");
+    expect(screen.getByRole("button", { name: "The brief as a page (PDF)" })).toBeTruthy();
+  });
+});

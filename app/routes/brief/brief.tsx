@@ -2,6 +2,11 @@ import { lazy, Suspense, useState } from "react";
 import { useSearchParams } from "react-router";
 import { becomes, rescaled } from "core/job";
 import { scaleLabel, scaleOf, SCALES, parseNumber } from "core/units";
+import { toast } from "sonner";
+import { askDrafter } from "~/job/framer";
+import { pdfFonts } from "~/job/pdfFonts";
+import { fileName, saveFile } from "~/job/saveFile";
+import { usePaper } from "~/job/usePaper";
 import { useJob } from "~/job/JobContext";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { Next } from "~/ui/Next";
@@ -78,6 +83,17 @@ function TheJob() {
               t.trim()
                 ? void edit("Rename the job", (d) => void (d.name = t.trim().slice(0, 120)))
                 : ["A job needs a name."]
+            }
+          />
+          <TextField
+            label="Built for"
+            value={b.client ?? ""}
+            placeholder="nobody else"
+            keep={(t) =>
+              void edit(
+                "Built for",
+                (d) => void (t.trim() ? (d.brief.client = t.trim().slice(0, 200)) : delete d.brief.client),
+              )
             }
           />
           <TextField label="Railroad" value={b.railroad} keep={(t) => set("railroad", "Railroad")(t.slice(0, 200))} />
@@ -171,7 +187,8 @@ function TheJob() {
           />
         </section>
         <Decisions />
-        <div className="col-span-2 max-w-md">
+        <div className="col-span-2 flex max-w-3xl flex-wrap items-center gap-x-8 gap-y-3">
+          <BriefPdf />
           <Next />
         </div>
       </div>
@@ -179,6 +196,28 @@ function TheJob() {
   );
 }
 
+/** The brief as a page: to be sent to whom it is for, or put beside the bench. */
+function BriefPdf() {
+  const { doc, ask } = useJob();
+  const [paper] = usePaper();
+  const [making, setMaking] = useState(false);
+  const make = async (): Promise<void> => {
+    setMaking(true);
+    try {
+      const fonts = await pdfFonts();
+      const date = new Date().toISOString().slice(0, 10);
+      saveFile(await askDrafter((w) => w.brief(ask, date, paper, fonts)), fileName(`${doc.name} brief`, "pdf"));
+    } catch (e) {
+      toast.error(`The brief could not be made: ${(e as Error).message}`);
+    }
+    setMaking(false);
+  };
+  return (
+    <button className="btn" disabled={making} onClick={() => void make()}>
+      {making ? "Making it …" : "The brief as a page (PDF)"}
+    </button>
+  );
+}
 function Decisions() {
   const { doc, edit } = useJob();
   const [what, setWhat] = useState("");
@@ -205,6 +244,7 @@ function Decisions() {
           <tr>
             <th className="w-[40%]">Decided</th>
             <th>Because</th>
+            <th className="w-20">Agreed</th>
             <th>
               <span className="sr-only">Remove</span>
             </th>
@@ -229,6 +269,18 @@ function Decisions() {
                   keep={(t) =>
                     void edit("Change a reason", (d) => void (d.brief.decisions[i]!.reason = t.slice(0, 2000)))
                   }
+                />
+              </td>
+              <td className="!pt-3 text-center">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  aria-label={`Agreed: ${x.what}`}
+                  checked={x.agreed === true}
+                  onChange={(e) => {
+                    const on = e.target.checked;
+                    edit(on ? "Agreed" : "Not agreed", (d) => void (on ? (d.brief.decisions[i]!.agreed = true) : delete d.brief.decisions[i]!.agreed)); // prettier-ignore
+                  }}
                 />
               </td>
               <td className="w-24 !pt-3 num">
@@ -261,6 +313,7 @@ function Decisions() {
                 onKeyDown={(e) => e.key === "Enter" && what.trim() && add()}
               />
             </td>
+            <td />
             <td className="num">
               <button className="btn" disabled={!what.trim()} onClick={add}>
                 Note it
