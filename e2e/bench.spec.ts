@@ -58,7 +58,7 @@ test("a photograph goes into the log and is found again, also in the job's file 
     .setInputFiles({ name: "sill.png", mimeType: "image/png", buffer: await photo(page) });
   const shot = page.getByRole("img", { name: "The sill split; glued and pinned." });
   await expect(shot).toBeVisible();
-  await expect.poll(() => shot.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBe(512);
+  await expect.poll(() => shot.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBe(320);
   await page.reload();
   await page.getByRole("tab", { name: "Log" }).click();
   await expect(shot).toBeVisible();
