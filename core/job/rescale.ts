@@ -118,6 +118,6 @@ function sheetOfScale(name: string, label: string, value: string, f: number, sai
   const off = (t: number): number => Math.abs(Math.log(t / wanted));
   const [best] = SHEETS.filter((s) => !s.texture && s.material === old.material).sort((a, b) => off(a.thickness) - off(b.thickness)); // prettier-ignore
   if (!best || best.id === old.id) return value;
-  if (off(best.thickness) > 0.02) said.push(`${name}: ${label.toLowerCase()} is ${best.name}, ${mm(best.thickness)}, where ${mm(wanted)} would be the same.`); // prettier-ignore
+  if (off(best.thickness) > 0.02) said.push(`${name}: ${label.toLowerCase().replace(/ of$/, "")}: ${best.name}, ${mm(best.thickness)}, where ${mm(wanted)} would be the same.`); // prettier-ignore
   return best.id.slice("sheet/".length);
 }
