@@ -31,10 +31,10 @@ export function glueMistakes(s: StructureDesign, steps: readonly Step[]): OrderM
     if (st.chosen === undefined || !isGlued(st)) return [];
     const look = (x: string): string => lookOf(stock.get(x) ?? "");
     const of = (l: string): readonly string[] => st.sticks.filter((x) => look(x) === l);
-    const say = (level: "warning" | "remark", text: string, sticks: readonly string[]): OrderMistake => ({ key: `${structure}:glue:${st.id}`, level, text: `“${st.title}” is joined with ${st.chosen!.name.toLowerCase()}, ${text}`, structure, sticks }); // prettier-ignore
-    if (st.joining === "solvent" && of("timber").length > 0) return [say("warning", "which does not hold wood or card: take white glue, or thick cyanoacrylate where it meets plastic.", of("timber"))]; // prettier-ignore
-    if (WATER.has(st.joining) && st.sticks.length > 0 && of("styrene").length === st.sticks.length) return [say("warning", "which does not hold plastic: take solvent cement.", st.sticks)]; // prettier-ignore
-    if (CYANO.has(st.joining) && of("glass").length > 0) return [say("warning", "whose fumes fog clear sheet: take contact cement, or white glue at the edges.", of("glass"))]; // prettier-ignore
+    const say = (text: string, sticks: readonly string[]): OrderMistake => ({ key: `${structure}:glue:${st.id}`, level: "warning", text: `“${st.title}” is joined with ${st.chosen!.name.toLowerCase()}, ${text}`, structure, sticks }); // prettier-ignore
+    if (st.joining === "solvent" && of("timber").length > 0) return [say("which does not hold wood or card: take white glue, or thick cyanoacrylate where it meets plastic.", of("timber"))]; // prettier-ignore
+    if (WATER.has(st.joining) && st.sticks.length > 0 && of("styrene").length === st.sticks.length) return [say("which does not hold plastic: take solvent cement.", st.sticks)]; // prettier-ignore
+    if (CYANO.has(st.joining) && of("glass").length > 0) return [say("whose fumes fog clear sheet: take contact cement, or white glue at the edges.", of("glass"))]; // prettier-ignore
     return [];
   });
 }

@@ -45,6 +45,18 @@ describe("the printed papers of the agent's cottage", () => {
     const content = execFileSync("qpdf", ["--qdf", "--object-streams=disable", scaled, "-"], { encoding: "latin1" });
     expect(content).toMatch(/1\.007 0 0 0?\.996/);
   });
+  it("have the dots that the largest print of a picture needs", async () => {
+    const { doc, files } = readJobFile(text);
+    const sign = doc.papers![0]!;
+    doc.papers = [sign, { ...sign, id: "large", count: 1, unit: sign.unit * 2 }];
+    const own = { [sign.picture.hash]: files[sign.picture.hash]! };
+    const id = await jobs.importJob(writeJobFile({ doc, issues: [], files: own }));
+    const file = join(dir, "large.pdf");
+    writeFileSync(file, Buffer.from(await (await ask(id)).arrayBuffer()));
+    const images = execFileSync("pdfimages", ["-list", file], { encoding: "utf8" }).trim().split("\n").slice(2);
+    // 42.0 mm at 400 dots to the inch, not the 331 of the print that comes first
+    expect(new Set(images.map((l) => Number(l.trim().split(/\s+/)[3])))).toEqual(new Set([662]));
+  });
   it("leave with the job file and come back with it, and a whole picture is shown in one piece", async () => {
     const id = await jobs.importJob(text);
     const out = [...jobs.exportJob(id)!.pieces].join("");

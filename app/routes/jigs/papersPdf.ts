@@ -1,6 +1,5 @@
 import sharp from "sharp";
 import { PAPERS, toPdf, type PaperId, type PictureBytes } from "core/drawing";
-import type { PaperDoc } from "core/job";
 import { paperPages, pictureSize } from "core/papers";
 import { scaleLabel, scaleOf } from "core/units";
 import { pdfFonts } from "~/data/fonts.server";
@@ -26,9 +25,12 @@ export async function loader({ params, request }: Route.LoaderArgs) {
   const paper: PaperId = asked in PAPERS ? (asked as PaperId) : "A4";
   const scale = scaleOf(doc.brief.scale.id, doc.brief.scale.ratio);
   const pictures = new Map<string, PictureBytes>();
-  for (const p of doc.papers ?? []) {
-    const known = pictures.has(p.picture.hash) ? undefined : await printed(p, scale.ratio);
-    if (known) pictures.set(p.picture.hash, known);
+  // of a picture that is printed in several sizes the largest one says how many dots it needs
+  const widest = new Map<string, number>();
+  for (const p of doc.papers ?? []) widest.set(p.picture.hash, Math.max(widest.get(p.picture.hash) ?? 0, pictureSize(p, scale.ratio).wide)); // prettier-ignore
+  for (const [hash, wide] of widest) {
+    const picture = await printed(hash, wide);
+    if (picture) pictures.set(hash, picture);
   }
   const date = new Date().toISOString().slice(0, 10);
   const plan = paperPages(doc.papers ?? [], scale.ratio, pictures, paper, { job: doc.name, scale: scaleLabel(scale), date }); // prettier-ignore
@@ -39,11 +41,11 @@ export async function loader({ params, request }: Route.LoaderArgs) {
     headers: { "content-type": "application/pdf", "content-disposition": `attachment; filename="${fileName(`${doc.name} papers`, "pdf")}"` }, // prettier-ignore
   });
 }
-/** A picture as it is printed, without loss; undefined where its file is gone or cannot be read. */
-async function printed(p: PaperDoc, ratio: number): Promise<PictureBytes | undefined> {
+/** A picture as it is printed so wide, model mm, without loss; undefined where its file is gone or cannot be read. */
+async function printed(hash: string, wide: number): Promise<PictureBytes | undefined> {
   try {
-    const most = Math.max(16, Math.ceil((pictureSize(p, ratio).wide / 25.4) * DOTS));
-    const bytes = await sharp(originalOf(p.picture.hash)).rotate().resize({ width: most, withoutEnlargement: true }).flatten({ background: "#fff" }).png().toBuffer(); // prettier-ignore
+    const most = Math.max(16, Math.ceil((wide / 25.4) * DOTS));
+    const bytes = await sharp(originalOf(hash)).resize({ width: most, withoutEnlargement: true }).flatten({ background: "#fff" }).png().toBuffer(); // prettier-ignore
     return { type: "image/png", bytes };
   } catch {
     return undefined;
