@@ -13,7 +13,7 @@ const LOOK = {
 } as const;
 
 /** What Cardo thinks of the design: each a sentence, with its remedy and a way to set it aside. */
-export function Findings({ only }: { only?: (f: Finding) => boolean }) {
+export function Findings({ only, heading = "Findings" }: { only?: (f: Finding) => boolean; heading?: string }) {
   const { findings, checking, design, doc } = useJob();
   const [paper] = usePaper();
   const shown = only ? findings.filter(only) : findings;
@@ -25,9 +25,9 @@ export function Findings({ only }: { only?: (f: Finding) => boolean }) {
     await savePdf([{ name: "Findings", plan }], `${doc.name}: findings`, "Findings.pdf");
   };
   return (
-    <section aria-label="Findings">
+    <section aria-label={heading}>
       <div className="flex items-baseline justify-between gap-2">
-        <h2 className="label">Findings</h2>
+        <h2 className="label">{heading}</h2>
         {checking && (
           <p className="late text-[15px] text-ink-2" role="status">
             Checking every joint …

@@ -10,6 +10,7 @@ import { roomOf } from "core/inside/roomOf";
 import type { Room } from "core/inside/room";
 import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
+import { fitOnSpot, type Fitted } from "core/spot";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
 import { ticketOf, type TicketFacts } from "~/job/ticketFacts";
@@ -83,11 +84,13 @@ export const framer = {
     await loadKinds(doc.structures.map((s) => s.kind));
     return compareVariants(doc, structure);
   },
-  /** How the structures look from above. */
   /** The rooms of the structures that have one. */
   async rooms(ask: Ask): Promise<readonly Room[]> {
     return (await designFor(ask)).structures.flatMap((s) => roomOf(s) ?? []);
   },
+  /** Where a structure goes on its spot, or why nowhere. */
+  fit: async (ask: Ask, structure: string): Promise<Fitted> => fitOnSpot(await designFor(ask), structure),
+  /** How the structures look from above. */
   plan: async (ask: Ask): Promise<readonly PlanFacts[]> => planFacts(await designFor(ask)),
   /** The picture on the job's card. */
   picture: async (ask: Ask): Promise<string> => jobPicture(await designFor(ask)),

@@ -22,7 +22,7 @@ import { longSheets } from "./longSheets";
 import { neighbours } from "./neighbours";
 import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
-import { spotFindings } from "./spotFindings";
+import { offSpotFindings, spotFindings } from "./spotFindings";
 import { insideFindings } from "./insideFindings";
 import { trainFindings } from "./trainFindings";
 import { thinSticks } from "./thinSticks";
@@ -64,6 +64,7 @@ export function findings(d: Design): Finding[] {
     ...sheetFindings(d),
     ...lengthFindings(d),
     ...spotFindings(d),
+    ...offSpotFindings(d),
     ...trainFindings(d),
     ...insideFindings(d),
     ...smallPieces(d),

@@ -1,7 +1,9 @@
 import { cornersFlat, hull, type Vec2 } from "../geometry";
 import type { Design, StructureDesign } from "../job";
+import { offSpot } from "../spot";
 import { model, printMm } from "../units";
 import type { Finding } from "./findings";
+import { moveWords, outward } from "./moveWords";
 
 /** A structure may be turned on its spot; it is tried by this many degrees at a time. */
 const TURN = 2;
@@ -18,6 +20,22 @@ function extent(outline: readonly Vec2[], degrees: number): readonly [number, nu
   return [Math.max(...across) - Math.min(...across), Math.max(...deep) - Math.min(...deep)];
 }
 
+/** Structures that stand over the edge of the spot or in what is on it, each with the move that cures it. */
+export function offSpotFindings(d: Design): Finding[] {
+  const tooLarge = new Set(spotFindings(d).map((f) => f.structure));
+  return offSpot(d).flatMap((o): Finding[] => {
+    // what is larger than the spot is told as that
+    if (o.what === "edge" && tooLarge.has(o.structure)) return [];
+    const { name } = d.structures.find((s) => s.structure.id === o.structure)!.structure;
+    const remedy = o.move ? { remedy: { label: o.what === "edge" ? "Move it onto the spot" : "Move it clear", do: "move" as const, by: o.move.map(outward) as [number, number] } } : {}; // prettier-ignore
+    const cure = o.move ? ` Move ${name} ${moveWords(o.move.map(outward) as [number, number])}.` : "";
+    const common = { structure: o.structure, sticks: [], ...remedy };
+    const by = printMm(model(o.by), 1);
+    if (o.what === "edge") return [{ key: `${o.structure}:spot:edge`, level: "warning", text: `${name} reaches over the ${o.edge} edge of the spot by ${by}.${cure}`, ...common }]; // prettier-ignore
+    const fixed = ["stands already", "has to stay", "wall"].includes(o.thing!.kind);
+    return [{ key: `${o.structure}:spot:in:${o.thing!.id}`, level: fixed ? "fault" : "warning", text: `The ${o.part} of ${name} stands in ${o.thing!.name} (${o.thing!.kind}) by ${by}.${cure}`, ...common }]; // prettier-ignore
+  });
+}
 /** Structures that are larger than the spot of the brief, however they are turned. A side of the spot that is not known (0) holds anything. */
 export function spotFindings(d: Design): Finding[] {
   const { spotLength, spotDepth } = d.doc.brief;

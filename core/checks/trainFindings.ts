@@ -2,18 +2,11 @@ import type { Design } from "../job";
 import { rooms, type Room } from "../trains";
 import { model, printMm } from "../units";
 import type { Finding } from "./findings";
+import { moveWords, outward } from "./moveWords";
 
 /** Room that is told as tight, prototype mm: a foot. Common practice: what is nearer catches steps, doors and a hand. */
 const TIGHT = 304.8;
 const mm = (x: number, decimals = 1): string => printMm(model(x), decimals);
-/** "12.0 mm to the left and 3.0 mm to the back". */
-function moveWords([x, y]: readonly [number, number]): string {
-  const parts = [
-    Math.abs(x) >= 0.05 ? `${mm(Math.abs(x))} to the ${x > 0 ? "right" : "left"}` : "",
-    Math.abs(y) >= 0.05 ? `${mm(Math.abs(y))} to the ${y > 0 ? "back" : "front"}` : "",
-  ].filter(Boolean);
-  return parts.join(" and ") || "a hair";
-}
 /** Where the longest car of a track goes into what stands on the spot, or passes it nearer than a foot. */
 export function trainFindings(d: Design): Finding[] {
   const tight = TIGHT / d.doc.brief.scale.ratio;
@@ -23,10 +16,8 @@ export function trainFindings(d: Design): Finding[] {
     const of = r.what.kind === "structure" ? `the ${r.part} of ${r.what.name}` : r.what.name;
     const structure = r.what.kind === "structure" ? { structure: r.what.id } : {};
     if (r.room < -0.005 && r.move) {
-      // rounded up, so that what is told is enough
-      const up = (x: number): number => (Math.sign(x) * Math.ceil(Math.abs(x) * 10)) / 10;
-      const cure = r.what.kind === "structure" ? `Move ${r.what.name} ${moveWords([up(r.move[0]), up(r.move[1])])}, or the track the other way.` : `Move the track by ${mm(Math.hypot(...r.move))}, or take a shorter car.`; // prettier-ignore
-      return [{ key, level: "fault", text: `The longest car on ${r.track.name} goes into ${of} by ${mm(-r.room)}, ${where}. ${cure}`, sticks: [], ...structure, ...(r.what.kind === "structure" ? { remedy: { label: "Move it clear", do: "move" as const, by: [up(r.move[0]), up(r.move[1])] as const } } : {}) }]; // prettier-ignore
+      const cure = r.what.kind === "structure" ? `Move ${r.what.name} ${moveWords([outward(r.move[0]), outward(r.move[1])])}, or the track the other way.` : `Move the track by ${mm(Math.hypot(...r.move))}, or take a shorter car.`; // prettier-ignore
+      return [{ key, level: "fault", text: `The longest car on ${r.track.name} goes into ${of} by ${mm(-r.room)}, ${where}. ${cure}`, sticks: [], ...structure, ...(r.what.kind === "structure" ? { remedy: { label: "Move it clear", do: "move" as const, by: [outward(r.move[0]), outward(r.move[1])] as const } } : {}) }]; // prettier-ignore
     }
     if (r.room < tight) return [{ key, level: "warning", text: `The longest car on ${r.track.name} passes ${of} with ${mm(Math.max(0, r.room))} to spare, ${where}; a foot of the prototype is ${mm(tight)}.`, sticks: [], ...structure }]; // prettier-ignore
     return [];

@@ -65,8 +65,10 @@ export function* carPlaces(
     yield [s, carAt(line, car, s)];
   }
 }
-/** All that a car's body sweeps on a track, as outlines: each place joined to the next, so that nothing between two is left out. */
-export function envelope(line: CentreLine, car: ModelCar): Vec2[][] {
+/** All that a car's body sweeps on a track, as outlines. */
+export const envelope = (line: CentreLine, car: ModelCar): Vec2[][] => unionOf(envelopePieces(line, car)) as Vec2[][];
+/** The same in convex pieces: each place joined to the next, so that nothing between two is left out. */
+export function envelopePieces(line: CentreLine, car: ModelCar): Vec2[][] {
   const step = Math.max(2, car.trucks / 10);
   let before: Vec2[] | undefined;
   const pieces: Vec2[][] = [];
@@ -75,5 +77,5 @@ export function envelope(line: CentreLine, car: ModelCar): Vec2[][] {
     if (before) pieces.push(hull([...before, ...body]));
     before = body;
   }
-  return unionOf(pieces) as Vec2[][];
+  return pieces;
 }

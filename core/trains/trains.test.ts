@@ -1,10 +1,11 @@
+import { roomBetween } from "../geometry/convexRoom";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import "../structures/all";
 import { polygonArea, type Vec2 } from "../geometry";
 import { designOf, emptyJob, newStructure, type TrackDoc, type TrackPieceDoc } from "../job";
 import { feet } from "../units";
-import { bodyOf, carAt, carOf, carPlaces, CARS, centreLine, envelope, modelCar, reachOnArc, roomBetween, rooms, thingOutline } from "."; // prettier-ignore
+import { bodyOf, carAt, carOf, carPlaces, CARS, centreLine, envelope, modelCar, reachOnArc, rooms, thingOutline } from "."; // prettier-ignore
 
 const HO = 3048 / 35;
 const coach = modelCar(carOf("coach-85", []), HO);

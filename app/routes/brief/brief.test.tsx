@@ -85,6 +85,13 @@ describe("the brief", () => {
     const { brief, stock } = await job.kept();
     expect([brief.scale.id, stock.choices["12×12"]!.item]).toEqual(["HO", "inch/8x8"]);
   });
+  it("tells with a change of scale what is found since: sticks that are longer than their stock now", async () => {
+    const job = await openJob(bare(example("howe-truss")), "brief");
+    await job.user.selectOptions(screen.getByLabelText("Scale"), "custom");
+    await job.type("Ratio, 1 to", "22.5");
+    const since = within(await screen.findByRole("region", { name: "Found since" }));
+    await since.findByText(/4 × stringer .* need up to 1259\.8 mm; the longest .* short/);
+  });
   it("notes a decision with its reason, changes it, and takes it away", async () => {
     const job = await open();
     await job.user.type(screen.getByLabelText("New decision"), "No bent in the creek");

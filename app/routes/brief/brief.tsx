@@ -9,6 +9,7 @@ import { fileName, saveFile } from "~/job/saveFile";
 import { usePaper } from "~/job/usePaper";
 import { useJob } from "~/job/JobContext";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
+import { Findings } from "~/ui/Findings";
 import { Next } from "~/ui/Next";
 import { Sources } from "./Sources";
 
@@ -56,7 +57,7 @@ export default function Brief() {
 }
 
 function TheJob() {
-  const { doc, edit } = useJob();
+  const { doc, edit, findings } = useJob();
   const b = doc.brief;
   const set =
     <K extends keyof typeof b>(key: K, label: string) =>
@@ -64,11 +65,14 @@ function TheJob() {
       void edit(label, (d) => void ((d.brief as typeof b)[key] = value));
   const custom = b.scale.id === "custom";
   const [said, setSaid] = useState<readonly string[]>([]);
+  /** What was found before the scale was changed: what is found now and was not then is told with it. */
+  const [before, setBefore] = useState<ReadonlySet<string>>(new Set());
   // the same structures in another scale, with its stock; what had to give is told
   const toScale = (id: string, ratio?: number): void => {
     const next = rescaled(doc, scaleOf(id, ratio));
     edit("Change the scale", (d) => becomes(d, next.doc));
-    setSaid(next.said);
+    setBefore(new Set(findings.map((f) => f.key)));
+    setSaid(next.said.length > 0 ? next.said : ["Nothing had to give."]);
   };
   const pickScale = (id: string): void => toScale(id, b.scale.ratio);
   return (
@@ -127,6 +131,7 @@ function TheJob() {
                   <li key={t}>{t}</li>
                 ))}
               </ul>
+              <Findings heading="Found since" only={(f) => f.level !== "remark" && !before.has(f.key)} />
               <button className="link min-h-6" onClick={() => setSaid([])}>
                 Understood
               </button>

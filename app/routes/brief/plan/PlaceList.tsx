@@ -1,7 +1,9 @@
-import { parseNumber } from "core/units";
+import { useState } from "react";
+import { parseNumber, tellIn } from "core/units";
 import { Link } from "react-router";
 import { placeOf } from "core/site";
 import { LengthField, TextField } from "~/ui/Fields";
+import { askLooker } from "~/job/framer";
 import { useJob } from "~/job/JobContext";
 import { standsAt, tidyTurn, type Places } from "./usePlaces";
 
@@ -15,7 +17,19 @@ export function PlaceList({
   picked: string | undefined;
   pick: (id: string | undefined) => void;
 }) {
-  const { id: job, doc } = useJob();
+  const { id: job, doc, ask } = useJob();
+  const [said, setSaid] = useState<{ readonly id: string; readonly words: string }>();
+  const findPlace = async (id: string, name: string): Promise<void> => {
+    setSaid({ id, words: "Trying places …" });
+    try {
+      const r = await askLooker((w) => w.fit(ask, id));
+      if (r.place) places.keep(id, r.place, `Find a place for ${name}`);
+      setSaid({ id, words: r.said });
+      if (r.place) pick(id);
+    } catch (e) {
+      setSaid({ id, words: `No place could be looked for: ${(e as Error).message}` });
+    }
+  };
   const { units } = doc.brief;
   if (doc.structures.length === 0)
     return (
@@ -74,6 +88,11 @@ export function PlaceList({
                 </button>
               )}
             </div>
+            {said?.id === s.id && (
+              <p className="my-1 border-l-[3px] border-edge pl-3 text-[15px]" role="status">
+                {tellIn(said.words, units)}
+              </p>
+            )}
             {p && picked === s.id && (
               <div className="mt-1 space-y-2.5">
                 {length("Its middle, across", "x", 1e5, "From the middle of the spot, to the right.")}
@@ -90,6 +109,9 @@ export function PlaceList({
                   }}
                 />
                 <div className="flex flex-wrap gap-2">
+                  <button className="btn" onClick={() => void findPlace(s.id, s.name)}>
+                    Find it a place
+                  </button>
                   <button className="btn" onClick={() => change({ turn: p.place.turn + 90 })}>
                     A quarter round
                   </button>

@@ -45,6 +45,23 @@ describe("the plan of the spot", () => {
     await job.user.click(screen.getByRole("button", { name: /^Undo: Put Freight house on the plan/ }));
     expect((await places(job))[1]).toBeUndefined();
   });
+  it("finds a structure its place, or says in words that there is none and moves nothing", async () => {
+    const job = await open(at(300));
+    await job.user.click(await press("Depot"));
+    await job.user.click(await press("Find it a place"));
+    await screen.findByText(/Depot is inside the spot and clear of everything: .* from where it stood/);
+    const [p] = await places(job);
+    expect(p!.x).toBeCloseTo(200 - 42, 0);
+    expect(p!.turn).toBe(0);
+    await job.user.click(screen.getByRole("tab", { name: "The job" }));
+    await job.type(/^Length of the spot/, "70");
+    await job.type(/^Depth of the spot/, "70");
+    await job.user.click(screen.getByRole("tab", { name: "Plan of the spot" }));
+    await job.user.click(await press("Depot"));
+    await job.user.click(await press("Find it a place"));
+    await screen.findByText(/Depot takes 84\.\d mm × 56\.\d mm .*, and the spot is smaller/);
+    expect((await places(job))[0]).toEqual(p);
+  });
   it("keeps what is typed of a place, in the units of the job, and refuses in words", async () => {
     const job = await open(at(0), at(100));
     await job.user.click(await press("Freight house"));
