@@ -1,5 +1,5 @@
 // @vitest-environment jsdom
-import { screen, within } from "@testing-library/react";
+import { screen, waitFor, within } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 import type { JobDoc } from "core/job";
 import { bare, example, openJob, setUpScreens } from "~/screen.fixture";
@@ -89,8 +89,8 @@ describe("the brief", () => {
     const job = await openJob(bare(example("howe-truss")), "brief");
     await job.user.selectOptions(screen.getByLabelText("Scale"), "custom");
     await job.type("Ratio, 1 to", "22.5");
-    const since = within(await screen.findByRole("region", { name: "Found since" }));
-    await since.findByText(/4 × stringer .* need up to 1259\.8 mm; the longest .* short/);
+    const since = await screen.findByRole("region", { name: "Found since" });
+    await waitFor(() => expect(since.textContent).toMatch(/4 × stringer \(S1\) need 1259\.8 mm; the longest .* short/));
   });
   it("notes a decision with its reason, changes it, and takes it away", async () => {
     const job = await open();

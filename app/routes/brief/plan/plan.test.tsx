@@ -54,6 +54,7 @@ describe("the plan of the spot", () => {
     expect(p!.x).toBeCloseTo(200 - 42, 0);
     expect(p!.turn).toBe(0);
     await job.user.click(screen.getByRole("tab", { name: "The job" }));
+    await screen.findByLabelText(/^Length of the spot/);
     await job.type(/^Length of the spot/, "70");
     await job.type(/^Depth of the spot/, "70");
     await job.user.click(screen.getByRole("tab", { name: "Plan of the spot" }));
