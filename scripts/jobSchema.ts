@@ -334,21 +334,25 @@ const schema = {
       spot: object(
         {
           tracks: list(
-            object({
-              id,
-              name: word,
-              x: number(),
-              y: number(),
-              turn: number(),
-              rail: number(),
-              car: id,
-              pieces: list(
-                object({ kind: oneOf(...TRACK_PIECES), length: number(), radius: number(), ease: number() }, [
-                  "radius",
-                  "ease",
-                ]),
-              ),
-            }),
+            object(
+              {
+                id,
+                name: word,
+                x: number(),
+                y: number(),
+                turn: number(),
+                rail: number(),
+                grade: number(),
+                car: id,
+                pieces: list(
+                  object({ kind: oneOf(...TRACK_PIECES), length: number(), radius: number(), ease: number() }, [
+                    "radius",
+                    "ease",
+                  ]),
+                ),
+              },
+              ["grade"],
+            ),
           ),
           things: list(
             object({
@@ -365,19 +369,24 @@ const schema = {
             }),
           ),
           cars: list(
-            object({
-              id,
-              name: word,
-              length: number(),
-              trucks: number(),
-              width: number(),
-              bottom: number(),
-              height: number(),
-            }),
+            object(
+              {
+                id,
+                name: word,
+                length: number(),
+                trucks: number(),
+                width: number(),
+                bottom: number(),
+                height: number(),
+                floor: number(),
+              },
+              ["floor"],
+            ),
           ),
           under: object({ drawing: id, anchor: list(number()), of: oneOf("model", "prototype"), opacity: number() }),
+          cut: object({ along: oneOf("depth", "length"), at: number() }),
         },
-        ["under"],
+        ["under", "cut"],
       ),
       build: object(
         {

@@ -1,4 +1,4 @@
-import { emptyJob, newStructure, type JobDoc } from "../core/job";
+import { emptyJob, newStructure, type JobDoc, type SpotDoc, type ThingKind } from "../core/job";
 import { feet, inches } from "../core/units";
 
 const railroad = "Pellam Notch Railway";
@@ -67,6 +67,24 @@ export function summitTrestle(): JobDoc {
   };
 }
 
+/** How high the rail of the Howe truss is over its origin, model mm: the tops of its ties and a rail of 0.07 in. */
+const RAIL_OVER_ORIGIN = 7;
+/** Shelves on both sides of a door, the track over it with its curve, a platform, and the way that stays free below the span. */
+function doorway(): SpotDoc {
+  const thing = (id: string, name: string, kind: ThingKind, x: readonly [number, number], y: readonly [number, number], low: number, high: number) => ({ id, name, kind, x: (x[0] + x[1]) / 2, y: (y[0] + y[1]) / 2, turn: 0, length: x[1] - x[0], depth: y[1] - y[0], low, high }); // prettier-ignore
+  return {
+    tracks: [{ id: "main", name: "Main", x: -330, y: 0, turn: 0, rail: 0, car: "coach-60", pieces: [{ kind: "straight", length: 500 }, { kind: "left", length: 170, radius: 610, ease: 60 }] }], // prettier-ignore
+    things: [
+      thing("left", "Left shelf", "stands already", [-330, -155.6], [-100, 100], -40, -12.2),
+      thing("right", "Right shelf", "stands already", [155.6, 330], [-100, 100], -40, -12.2),
+      thing("door", "Way through the door", "kept free", [-150, 150], [-100, 100], -200, -20),
+      thing("halt", "Platform of the halt", "platform", [-325, -195], [-46, -24], -12.2, 10),
+    ],
+    cars: [],
+    cut: { along: "length", at: 0 },
+  };
+}
+
 /** A Howe truss through bridge, and the same span as a Pratt to compare. */
 export function howeJob(): JobDoc {
   const job = emptyJob("Howe truss");
@@ -95,9 +113,10 @@ export function howeJob(): JobDoc {
     brief: {
       ...job.brief,
       railroad,
-      place: "Over the river at the foot of the Notch, one track on a tangent.",
-      spotLength: 420,
-      spotDepth: 160,
+      place:
+        "Over the river at the foot of the Notch, one track on a tangent. The span lifts out where the layout crosses the workshop's door.",
+      spotLength: 660,
+      spotDepth: 200,
       track: "over",
       era: "Summer 1909",
       decisions: [
@@ -106,8 +125,14 @@ export function howeJob(): JobDoc {
           what: "Howe, not Pratt",
           reason: "Set side by side: the Howe's rods stand upright and are easier to drill for.",
         },
+        {
+          id: "lift",
+          what: "The span lifts out",
+          reason: "The door behind it is the only one; below the span nothing may be built.",
+        },
       ],
     },
-    structures: [bridge],
+    structures: [{ ...bridge, place: { x: 0, y: 0, z: -RAIL_OVER_ORIGIN, turn: 0 } }],
+    spot: doorway(),
   };
 }

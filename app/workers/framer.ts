@@ -1,7 +1,7 @@
 import { transfer } from "comlink";
 import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
-import { buildOf, cutStatuses, issueOf, jobPicture, lookAt, doneSticks, type CutStatus, type Issue, type JobDoc, type BuildDoc, type CoatDoc, type OrderEditDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import { buildOf, cutStatuses, issueOf, jobPicture, lookAt, doneSticks, type CutStatus, type Issue, type JobDoc, type BuildDoc, type CoatDoc, type OrderEditDoc, type SpotCutDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
 import { applied, buildOrder } from "core/buildOrder";
 import { holesOf, meetings } from "core/fasteners";
 import { usualFinish } from "core/finish";
@@ -10,7 +10,7 @@ import { roomOf } from "core/inside/roomOf";
 import type { Room } from "core/inside/room";
 import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
-import { fitOnSpot, type Fitted } from "core/spot";
+import { fitOnSpot, spotSection, type Fitted, type SpotSection } from "core/spot";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
 import { ticketOf, type TicketFacts } from "~/job/ticketFacts";
@@ -88,6 +88,8 @@ export const framer = {
   async rooms(ask: Ask): Promise<readonly Room[]> {
     return (await designFor(ask)).structures.flatMap((s) => roomOf(s) ?? []);
   },
+  /** The spot cut upright. */
+  section: async (ask: Ask, cut: SpotCutDoc): Promise<SpotSection> => spotSection(await designFor(ask), cut),
   /** Where a structure goes on its spot, or why nowhere. */
   fit: async (ask: Ask, structure: string): Promise<Fitted> => fitOnSpot(await designFor(ask), structure),
   /** How the structures look from above. */

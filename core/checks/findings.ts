@@ -22,7 +22,7 @@ import { longSheets } from "./longSheets";
 import { neighbours } from "./neighbours";
 import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
-import { offSpotFindings, spotFindings } from "./spotFindings";
+import { levelFindings, offSpotFindings, spotFindings } from "./spotFindings";
 import { insideFindings } from "./insideFindings";
 import { trainFindings } from "./trainFindings";
 import { thinSticks } from "./thinSticks";
@@ -65,6 +65,7 @@ export function findings(d: Design): Finding[] {
     ...lengthFindings(d),
     ...spotFindings(d),
     ...offSpotFindings(d),
+    ...levelFindings(d),
     ...trainFindings(d),
     ...insideFindings(d),
     ...smallPieces(d),

@@ -1,6 +1,6 @@
 import { cornersFlat, hull, type Vec2 } from "../geometry";
 import type { Design, StructureDesign } from "../job";
-import { offSpot } from "../spot";
+import { offLevels, offSpot } from "../spot";
 import { model, printMm } from "../units";
 import type { Finding } from "./findings";
 import { moveWords, outward } from "./moveWords";
@@ -36,6 +36,13 @@ export function offSpotFindings(d: Design): Finding[] {
     return [{ key: `${o.structure}:spot:in:${o.thing!.id}`, level: fixed ? "fault" : "warning", text: `The ${o.part} of ${name} stands in ${o.thing!.name} (${o.thing!.kind}) by ${by}.${cure}`, ...common }]; // prettier-ignore
   });
 }
+/** Levels on the spot that do not agree with a track. */
+export const levelFindings = (d: Design): Finding[] =>
+  offLevels(d).map((o): Finding => {
+    const [by, would] = [Math.abs(o.by), o.would].map((x) => printMm(model(x), 1));
+    const text = o.what === "platform over the car floor" ? `${o.thing.name} is ${by} higher than the floor of the cars on ${o.track.name}: what is rolled out of their doors meets its edge. At ${would} over the spot it would be level with them.` : `${o.thing.name} lies ${by} ${o.by > 0 ? "over" : "under"} the rail of ${o.track.name} where it crosses: bring it to ${would} over the spot there.`; // prettier-ignore
+    return { key: `${o.thing.id}:spot:level:${o.track.id}`, level: "warning", text, sticks: [] };
+  });
 /** Structures that are larger than the spot of the brief, however they are turned. A side of the spot that is not known (0) holds anything. */
 export function spotFindings(d: Design): Finding[] {
   const { spotLength, spotDepth } = d.doc.brief;

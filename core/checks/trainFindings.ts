@@ -15,6 +15,11 @@ export function trainFindings(d: Design): Finding[] {
     const where = `${mm(Math.max(0, r.station), 0)} from the first end of ${r.track.name}`;
     const of = r.what.kind === "structure" ? `the ${r.part} of ${r.what.name}` : r.what.name;
     const structure = r.what.kind === "structure" ? { structure: r.what.id } : {};
+    if (r.lower) {
+      const by = mm(outward(r.lower.by));
+      const at = r.what.kind === "structure" ? `the ${r.lower.part} of ${r.what.name}` : r.what.name;
+      return [{ key, level: "fault", text: `The longest car on ${r.track.name} is ${by} too high for ${at}, ${where}. Lower the rail by that, or raise what is over it.`, sticks: [], ...structure }]; // prettier-ignore
+    }
     if (r.room < -0.005 && r.move) {
       const cure = r.what.kind === "structure" ? `Move ${r.what.name} ${moveWords([outward(r.move[0]), outward(r.move[1])])}, or the track the other way.` : `Move the track by ${mm(Math.hypot(...r.move))}, or take a shorter car.`; // prettier-ignore
       return [{ key, level: "fault", text: `The longest car on ${r.track.name} goes into ${of} by ${mm(-r.room)}, ${where}. ${cure}`, sticks: [], ...structure, ...(r.what.kind === "structure" ? { remedy: { label: "Move it clear", do: "move" as const, by: [outward(r.move[0]), outward(r.move[1])] as const } } : {}) }]; // prettier-ignore

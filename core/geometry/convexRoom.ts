@@ -69,14 +69,15 @@ export function passage(a: readonly Vec2[], b: readonly Vec2[], d: Vec2): readon
     }
   return [lo, hi];
 }
-/** How far all outlines have to go along a direction until none of them is in any of the bodies; convex ones, model mm. */
+/** How far all outlines have to go along a direction until none of them is in any of the bodies; convex ones, model mm. `meet` tells which can, by their numbers: what is over another never does. */
 export function clearAlong(
   bodies: readonly (readonly Vec2[])[],
   outlines: readonly (readonly Vec2[])[],
   d: Vec2,
+  meet: (body: number, outline: number) => boolean = () => true,
 ): number {
   const taken = outlines
-    .flatMap((ring) => bodies.flatMap((body) => [passage(body, ring, d) ?? []]))
+    .flatMap((ring, k) => bodies.flatMap((body, i) => (meet(i, k) ? [passage(body, ring, d) ?? []] : [])))
     .filter((t): t is readonly [number, number] => t.length === 2 && t[1] > 1e-9)
     .sort((x, y) => x[0] - y[0]);
   let by = 0;

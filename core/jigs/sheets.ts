@@ -9,6 +9,7 @@ import { buildSheets } from "./buildSheets";
 import { insideSheets } from "./insideSheets";
 import { clearanceGauges } from "./clearanceGauge";
 import { sitePlan } from "./sitePlan";
+import { spotSectionSheet } from "./spotSection";
 import { sheetsOfKind, type NamedDrawing } from "./kindSheets";
 
 /** One jig of a job: a template with the words that go in its title block. */
@@ -42,8 +43,10 @@ export function jigSheets(d: Design, date: string): JigSheet[] {
   });
   const framed = d.structures.filter((s) => !s.fault && s.resolved.sticks.length > 0);
   const plan = sitePlan(d);
+  const section = spotSectionSheet(d);
   return [
     ...(plan && framed[0] ? [sheet(framed[0], "Plan of the spot", "plan-of-the-spot", plan)] : []),
+    ...(section && framed[0] ? [sheet(framed[0], "Section of the spot", "section-of-the-spot", section)] : []),
     ...(framed[0] ? clearanceGauges(d).map(({ what, drawing }) => sheet(framed[0]!, `${what[0]!.toUpperCase()}${what.slice(1)}`, slug(what), drawing)) : []), // prettier-ignore
     ...framed.flatMap((s) =>
       [...drawingsOf(s, d), ...masksOf(s, d), ...holesFor(s, d), ...insideSheets(s, d)].map(({ what, drawing }) =>

@@ -16,6 +16,8 @@ export class CarDoc {
   @IsNumber(finite) @Min(300) @Max(6000) width!: number;
   @IsNumber(finite) @Min(0) @Max(3000) bottom!: number;
   @IsNumber(finite) @Min(500) @Max(9000) height!: number;
+  /** Its floor over the rail; 4 ft where it is left out. */
+  @IsOptional() @IsNumber(finite) @Min(0) @Max(6000) floor?: number;
 }
 /** A length of track, model mm: straight, or a curve of a radius to a side; `ease` of its length at either end leads into the curve. */
 export class TrackPieceDoc {
@@ -24,7 +26,7 @@ export class TrackPieceDoc {
   @IsOptional() @IsNumber(finite) @Min(20) @Max(1e6) radius?: number;
   @IsOptional() @IsNumber(finite) @Min(0) @Max(1e5) ease?: number;
 }
-/** A track on the spot: where its first end is and which way it runs, degrees counter-clockwise from the right; the top of its rail over the spot, model mm; the longest car on it. */
+/** A track on the spot: where its first end is and which way it runs, degrees counter-clockwise from the right; the top of its rail over the spot at that end, model mm, and how much it rises along its way, percent; the longest car on it. */
 export class TrackDoc {
   @id() id!: string;
   @text(80) name!: string;
@@ -32,6 +34,7 @@ export class TrackDoc {
   @IsNumber(finite) @Min(-1e5) @Max(1e5) y!: number;
   @IsNumber(finite) @Min(-360) @Max(360) turn!: number;
   @IsNumber(finite) @Min(-1e4) @Max(1e4) rail!: number;
+  @IsOptional() @IsNumber(finite) @Min(-20) @Max(20) grade?: number;
   @id() car!: string;
   @many(60) @Type(() => TrackPieceDoc) pieces!: TrackPieceDoc[];
 }
@@ -55,6 +58,11 @@ export class SpotUnderDoc {
   @IsIn(["model", "prototype"]) of!: "model" | "prototype";
   @IsNumber(finite) @Min(0) @Max(1) opacity!: number;
 }
+/** Where the spot is cut upright to be seen in section: across it, seen from the right, or along it, seen from the front; so far from its middle, model mm. */
+export class SpotCutDoc {
+  @IsIn(["depth", "length"]) along!: "depth" | "length";
+  @IsNumber(finite) @Min(-1e5) @Max(1e5) at!: number;
+}
 /** The spot beyond its size: tracks with the cars on them, and what is there or has to be kept free. */
 export class SpotDoc {
   @many(60) @Type(() => TrackDoc) tracks!: TrackDoc[];
@@ -62,6 +70,7 @@ export class SpotDoc {
   /** Cars of one's own, beside those that ship. */
   @many(60) @Type(() => CarDoc) cars!: CarDoc[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SpotUnderDoc) under?: SpotUnderDoc;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => SpotCutDoc) cut?: SpotCutDoc;
 }
 export const emptySpot = (): SpotDoc => ({ tracks: [], things: [], cars: [] });
 export const spotOf = (doc: { readonly spot?: SpotDoc }): SpotDoc => doc.spot ?? emptySpot();

@@ -1,8 +1,8 @@
-import { cornersFlat, hull, type Vec2 } from "../geometry";
+import { hull, type Vec2 } from "../geometry";
 import { roomBetween } from "../geometry/convexRoom";
 import type { Design } from "../job";
-import { planPoint, type Place } from "../site";
-import type { Block } from "../trains";
+import { solidIn, type Place } from "../site";
+import { blocksOfSticks, within, type Block } from "../trains";
 import { model, printMm } from "../units";
 import { obstaclesTo, placeOr, sidesOf, type Obstacle } from "./obstacles";
 
@@ -28,7 +28,7 @@ const boxOf = (ring: readonly Vec2[]): Box => ({
 /** A structure turned so far, about its own origin: its wood, and where its origin may be. */
 interface Turned {
   readonly turn: number;
-  readonly blocks: readonly (Block & { readonly box: Box })[];
+  readonly blocks: readonly Block[];
   readonly may: Box;
 }
 
@@ -41,7 +41,7 @@ interface Turned {
 export function fitOnSpot(d: Design, structure: string): Fitted {
   const s = d.structures.find((x) => x.structure.id === structure);
   if (!s || s.fault || s.resolved.sticks.length === 0) return { said: `${s?.structure.name ?? "It"} is not framed, so it goes nowhere yet.` }; // prettier-ignore
-  const own: Block[] = s.resolved.sticks.flatMap((k) => k.parts.map((p): Block => { const c = cornersFlat(p); const zs = c.map((q) => q[2]); return { name: k.member.role, ring: hull(c.map((q): Vec2 => [q[0], q[1]])), low: Math.min(...zs), high: Math.max(...zs) }; })).filter((b) => b.ring.length >= 3); // prettier-ignore
+  const own = blocksOfSticks(s.resolved.sticks.map((k) => ({ role: k.member.role, parts: k.parts }))).filter((b) => b.ring.length >= 3); // prettier-ignore
   const from = placeOr(s.structure.place, Math.min(...own.map((b) => b.low)));
   const name = s.structure.name;
   const sides = sidesOf(d);
@@ -68,8 +68,8 @@ export function fitOnSpot(d: Design, structure: string): Fitted {
 }
 
 function turned(own: readonly Block[], from: Place, turn: number, sides: Vec2): Turned | undefined {
-  const at = { x: 0, y: 0, z: 0, turn };
-  const blocks = own.map((b) => { const ring = b.ring.map((c) => planPoint(at, c)); return { ...b, ring, low: b.low + from.z, high: b.high + from.z, box: boxOf(ring) }; }); // prettier-ignore
+  const at = { x: 0, y: 0, z: from.z, turn };
+  const blocks = blocksOfSticks(own.map((b) => ({ role: b.name, parts: b.solid ? [solidIn(at, b.solid)] : [] })));
   const outline = hull(blocks.flatMap((b) => b.ring));
   const { min, max } = boxOf(outline);
   const may: Box = { min: [-sides[0] - min[0], -sides[1] - min[1]], max: [sides[0] - max[0], sides[1] - max[1]] };
@@ -77,7 +77,7 @@ function turned(own: readonly Block[], from: Place, turn: number, sides: Vec2): 
 }
 /** The wood of a structure between two heights: its parts, and what is round all of them. */
 interface Band {
-  readonly blocks: Turned["blocks"];
+  readonly blocks: readonly (Block & { readonly box: Box })[];
   readonly outline: readonly Vec2[];
   readonly box: Box;
 }
@@ -88,7 +88,7 @@ function bandOf(t: Turned, low: number, high: number): Band {
   const key = `${low} ${high}`;
   const before = own.get(key);
   if (before) return before;
-  const blocks = t.blocks.filter((b) => b.high > low + 1e-6 && b.low < high - 1e-6);
+  const blocks = t.blocks.flatMap((b) => { const part = within(b, low, high); return part && part.ring.length >= 3 ? [{ ...part, box: boxOf(part.ring) }] : []; }); // prettier-ignore
   const outline = hull(blocks.flatMap((b) => b.ring));
   const band = { blocks, outline, box: boxOf(outline) };
   own.set(key, band);

@@ -5,3 +5,5 @@
 export * from "./obstacles";
 export * from "./onSpot";
 export * from "./fit";
+export * from "./section";
+export * from "./levels";

@@ -1,7 +1,7 @@
 import type { Vec2 } from "../geometry";
 import { spotOf, type Design } from "../job";
 import { standing, type Place } from "../site";
-import { blocksOfStanding, carOf, centreLine, envelopePieces, modelCar, thingBlock, type Block } from "../trains";
+import { blocksOfStanding, carOf, modelCar, sweptBlocks, thingBlock, type Block } from "../trains";
 
 /** Something that a structure may not stand in, in parts, and how far it has to stay from it. Plan coordinates, model mm. */
 export interface Obstacle {
@@ -21,8 +21,7 @@ export function obstaclesTo(d: Design, structure: string, besideTrack: number): 
     ...standing(d).filter((s) => s.design.structure.id !== structure).map((s): Obstacle => ({ id: s.design.structure.id, name: s.design.structure.name, parts: blocksOfStanding(s), apart: 0 })), // prettier-ignore
     ...tracks.map((t): Obstacle => {
       const car = modelCar(carOf(t.car, cars), d.scale.ratio);
-      const [low, high] = [t.rail + car.bottom, t.rail + car.height];
-      return { id: t.id, name: `the cars on ${t.name}`, apart: besideTrack, parts: envelopePieces(centreLine(t), car).map((ring) => ({ name: "car", ring, low, high })) }; // prettier-ignore
+      return { id: t.id, name: `the cars on ${t.name}`, apart: besideTrack, parts: sweptBlocks(t, car) };
     }),
   ];
 }

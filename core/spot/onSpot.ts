@@ -2,7 +2,7 @@ import { clearAlong, roomBetween } from "../geometry/convexRoom";
 import type { Vec2 } from "../geometry";
 import { spotOf, type Design, type ThingKind } from "../job";
 import { directionIn, standing } from "../site";
-import { blocksOfStanding, thingBlock } from "../trains";
+import { blocksOfStanding, thingBlock, within } from "../trains";
 import { inNobodysWay, sidesOf } from "./obstacles";
 
 /** A structure that reaches over the edge of its spot, or stands in something on it: by how much, and the move that cures it, where one does. Model mm. */
@@ -35,7 +35,9 @@ export function offSpot(d: Design): OffSpot[] {
     const blocks = things.length > 0 ? blocksOfStanding(s) : [];
     for (const t of things) {
       const box = thingBlock(t);
-      const inIt = blocks.filter((b) => b.ring.length >= 3 && b.high > box.low + HAIR && b.low < box.high - HAIR);
+      const inIt = blocks
+        .flatMap((b) => within(b, box.low + HAIR, box.high - HAIR) ?? [])
+        .filter((b) => b.ring.length >= 3);
       const depths = inIt.map((b) => -roomBetween(b.ring, box.ring));
       const deepest = Math.max(0, ...depths);
       if (deepest <= HAIR) continue;

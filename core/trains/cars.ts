@@ -16,3 +16,5 @@ export const CARS: readonly CarDoc[] = [
 /** A car of the job's own or of those that ship, by its id; the 40 ft box car where there is none of that name. */
 export const carOf = (id: string, own: readonly CarDoc[]): CarDoc =>
   own.find((c) => c.id === id) ?? CARS.find((c) => c.id === id) ?? CARS.find((c) => c.id === "box-40")!;
+/** How high the floor of a car is over the rail, prototype mm, where the car does not say: freight cars stand from 3 ft 8 in to 4 ft 2 in; common practice. */
+export const floorOf = (c: CarDoc): number => c.floor ?? feet(4);

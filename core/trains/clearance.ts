@@ -1,10 +1,10 @@
 import { clearAlong, roomBetween } from "../geometry/convexRoom";
-import { cornersFlat, hull, type Vec2 } from "../geometry";
+import { clipAll, cornersFlat, hull, planeAt, type Solid, type Vec2 } from "../geometry";
 import type { Design, ThingDoc, TrackDoc } from "../job";
 import { spotOf } from "../job";
 import { directionIn, standing, type Standing } from "../site";
 import { carOf } from "./cars";
-import { bodyOf, carPlaces, modelCar, type CarPlace, type ModelCar } from "./envelope";
+import { bodyOf, carPlaces, envelopePieces, heightsAt, modelCar, type CarPlace, type ModelCar } from "./envelope";
 import { centreLine, type CentreLine } from "./track";
 
 /** How near the longest car comes to something: the least room, negative where it goes into it by so much, and where that is. Model mm. */
@@ -19,6 +19,8 @@ export interface Room {
   readonly at: Vec2;
   /** The move, square to the track there and away from it, after which no car touches it, where one does. */
   readonly move?: Vec2;
+  /** Where all that a car goes into is over it: how much lower the car or the rail would have to be, model mm, and what of the structure that is. */
+  readonly lower?: { readonly by: number; readonly part: string };
 }
 /** How far apart the places of a car are that are looked at, model mm. */
 const STEP = 1.5;
@@ -31,16 +33,25 @@ export interface Block {
   readonly ring: readonly Vec2[];
   readonly low: number;
   readonly high: number;
+  /** What it is round, where it is not as wide at every height. */
+  readonly solid?: Solid;
 }
+/** What of a block is between two heights, as wide as it is there: a knee brace leans away from what passes below it. */
+export function within(b: Block, low: number, high: number): Block | undefined {
+  if (b.high <= low + 1e-6 || b.low >= high - 1e-6) return undefined;
+  if (!b.solid || (b.low >= low && b.high <= high)) return b;
+  const part = clipAll(b.solid, [{ ...planeAt([0, 0, low], [0, 0, -1]), tag: "low" }, { ...planeAt([0, 0, high], [0, 0, 1]), tag: "high" }]); // prettier-ignore
+  return part && blockOf(b.name, part);
+}
+const blockOf = (name: string, solid: Solid): Block => {
+  const corners = cornersFlat(solid);
+  const zs = corners.map((c) => c[2]);
+  return { name, solid, ring: hull(corners.map((c): Vec2 => [c[0], c[1]])), low: Math.min(...zs), high: Math.max(...zs) }; // prettier-ignore
+};
+/** The wood of sticks from above: a block for each of their parts. */
+export const blocksOfSticks = (sticks: readonly { readonly role: string; readonly parts: readonly Solid[] }[]): Block[] => sticks.flatMap((k) => k.parts.map((p) => blockOf(k.role, p))); // prettier-ignore
 /** The wood of a structure where it stands, from above: convex outlines with their heights, one for each part of a stick. */
-export const blocksOfStanding = (s: Standing): Block[] =>
-  s.sticks.flatMap((k) =>
-    k.parts.map((p): Block => {
-      const corners = cornersFlat(p);
-      const zs = corners.map((c) => c[2]);
-      return { name: k.role, ring: hull(corners.map((c): Vec2 => [c[0], c[1]])), low: Math.min(...zs), high: Math.max(...zs) }; // prettier-ignore
-    }),
-  );
+export const blocksOfStanding = (s: Standing): Block[] => blocksOfSticks(s.sticks);
 /** What stands on the spot, by structure or thing. */
 function blocksOf(d: Design): { readonly what: Room["what"]; readonly blocks: readonly Block[] }[] {
   const own = standing(d).map((s) => ({
@@ -58,6 +69,13 @@ export function thingOutline(t: ThingDoc): Vec2[] {
 /** The same with its height. */
 export const thingBlock = (t: ThingDoc): Block => ({ name: t.kind, ring: thingOutline(t), low: t.low, high: t.high });
 
+/** What the longest car of a track sweeps, in convex pieces with their heights. */
+export function sweptBlocks(track: TrackDoc, car: ModelCar): Block[] {
+  return envelopePieces(centreLine(track), car).map(({ ring, from, to }): Block => {
+    const [a, b] = [heightsAt(track, car, from), heightsAt(track, car, to)];
+    return { name: "car", ring, low: Math.min(a.low, b.low), high: Math.max(a.high, b.high) };
+  });
+}
 /** How much room the longest car of each track leaves to what stands on the spot, tightest first: what is nearer than 60 mm. A platform or a pier below its body is in nobody's way. */
 export function rooms(d: Design): Room[] {
   const spot = spotOf(d.doc);
@@ -67,7 +85,12 @@ export function rooms(d: Design): Room[] {
     .flatMap((track): Room[] => {
       const line = centreLine(track);
       const car = modelCar(carOf(track.car, spot.cars), ratio);
-      const places = [...carPlaces(line, car, STEP)].map(([s, place]) => ({ s, place, body: bodyOf(place, car) }));
+      const places = [...carPlaces(line, car, STEP)].map(([s, place]): Seen => ({
+        s,
+        place,
+        body: bodyOf(place, car),
+        ...heightsAt(track, car, s),
+      }));
       return stands.flatMap(({ what, blocks }) => roomTo(track, line, car, places, what, blocks) ?? []);
     })
     .sort((a, b) => a.room - b.room);
@@ -76,6 +99,9 @@ interface Seen {
   readonly s: number;
   readonly place: CarPlace;
   readonly body: readonly Vec2[];
+  /** From where to where the car reaches over the spot. */
+  readonly low: number;
+  readonly high: number;
 }
 function roomTo(
   track: TrackDoc,
@@ -85,9 +111,10 @@ function roomTo(
   what: Room["what"],
   blocks: readonly Block[],
 ): Room | undefined {
-  // prettier-ignore
-  const [low, high] = [track.rail + car.bottom, track.rail + car.height];
-  const inWay = blocks.filter((b) => b.high > low + 1e-6 && b.low < high - 1e-6 && b.ring.length >= 3);
+  const low = places.reduce((n, p) => Math.min(n, p.low), Infinity);
+  const high = places.reduce((n, p) => Math.max(n, p.high), -Infinity);
+  const meet = (p: Seen, b: Block): boolean => b.high > p.low + 1e-6 && b.low < p.high - 1e-6;
+  const inWay = blocks.flatMap((b) => within(b, low, high) ?? []).filter((b) => b.ring.length >= 3);
   let best: { room: number; block: Block; seen: Seen } | undefined;
   const limit = (): number => Math.min(FAR, best?.room ?? FAR);
   // from a body to the circle round a block: no less than that; the nearest ones first, so that most are never looked at
@@ -109,7 +136,7 @@ function roomTo(
   for (const { block, each, nearest } of bounds) {
     if (nearest > limit()) break;
     for (const [i, seen] of places.entries()) {
-      if (each[i]! > limit()) continue;
+      if (each[i]! > limit() || !meet(seen, block)) continue;
       const room = roomBetween(seen.body, block.ring);
       if (!best || room < best.room) best = { room, block, seen };
     }
@@ -126,7 +153,38 @@ function roomTo(
   const out = (k: number): Vec2 => [k * n[0], k * n[1]];
   const bodies = places.map((p) => p.body);
   const rings = inWay.map((b) => b.ring);
-  const ways = ([side, -side] as const).map((k) => ({ d: out(k), by: clearAlong(bodies, rings, out(k)) }));
+  const ways = ([side, -side] as const).map((k) => ({
+    d: out(k),
+    by: clearAlong(bodies, rings, out(k), (i, n) => meet(places[i]!, inWay[n]!)),
+  }));
+  const lower = block.low > (seen.low + seen.high) / 2 ? headroom(places, inWay, meet) : undefined;
   const least = ways[0]!.by <= 3 * ways[1]!.by ? ways[0]! : ways[1]!;
-  return { ...found, move: [least.d[0] * least.by, least.d[1] * least.by] };
+  return { ...found, move: [least.d[0] * least.by, least.d[1] * least.by], ...(lower ? { lower } : {}) };
+}
+/** How much too high a car is for what is over it, to a hundredth; undefined where anything that it goes into reaches below the middle of its height. */
+function headroom(
+  places: readonly Seen[],
+  blocks: readonly Block[],
+  meet: (p: Seen, b: Block) => boolean,
+): Room["lower"] {
+  // prettier-ignore
+  let most: NonNullable<Room["lower"]> = { by: 0, part: "" };
+  for (const b of blocks)
+    for (const p of places) {
+      if (!meet(p, b) || p.high - b.low <= most.by) continue;
+      const hits = (by: number): boolean => {
+        const part = within(b, p.low, p.high - by);
+        return part !== undefined && part.ring.length >= 3 && roomBetween(p.body, part.ring) < 0;
+      };
+      if (!hits(most.by)) continue;
+      if (hits((p.high - p.low) / 2)) return undefined;
+      let [bad, good] = [most.by, (p.high - p.low) / 2];
+      while (good - bad > 0.01) {
+        const mid = (bad + good) / 2;
+        if (hits(mid)) bad = mid;
+        else good = mid;
+      }
+      most = { by: good, part: b.name };
+    }
+  return most.by > 0 ? most : undefined;
 }

@@ -1,7 +1,7 @@
 import { hull, type Vec2 } from "../geometry";
 import { unionOf } from "../geometry/union";
-import type { CarDoc } from "../job";
-import type { CentreLine } from "./track";
+import type { CarDoc, TrackDoc } from "../job";
+import { railAt, type CentreLine } from "./track";
 
 /** A car on the model, mm. */
 export interface ModelCar {
@@ -65,17 +65,21 @@ export function* carPlaces(
     yield [s, carAt(line, car, s)];
   }
 }
+/** From where to where a car reaches whose rear truck is at a station: on a grade from its lower end to the roof of its higher one. */
+export function heightsAt(track: TrackDoc, car: ModelCar, s: number): { readonly low: number; readonly high: number } {
+  const over = (car.length - car.trucks) / 2;
+  const ends = [railAt(track, s - over), railAt(track, s + car.trucks + over)];
+  return { low: Math.min(...ends) + car.bottom, high: Math.max(...ends) + car.height };
+}
 /** All that a car's body sweeps on a track, as outlines. */
-export const envelope = (line: CentreLine, car: ModelCar): Vec2[][] => unionOf(envelopePieces(line, car)) as Vec2[][];
-/** The same in convex pieces: each place joined to the next, so that nothing between two is left out. */
-export function envelopePieces(line: CentreLine, car: ModelCar): Vec2[][] {
-  const step = Math.max(2, car.trucks / 10);
-  let before: Vec2[] | undefined;
-  const pieces: Vec2[][] = [];
-  for (const [, place] of carPlaces(line, car, step)) {
-    const body = bodyOf(place, car);
-    if (before) pieces.push(hull([...before, ...body]));
-    before = body;
-  }
-  return pieces;
+export const envelope = (line: CentreLine, car: ModelCar): Vec2[][] =>
+  unionOf(envelopePieces(line, car).map((p) => p.ring)) as Vec2[][];
+/** The same in convex pieces, each from one station of the rear truck to the next, joined, so that nothing between two is left out. */
+export function envelopePieces(
+  line: CentreLine,
+  car: ModelCar,
+): { readonly ring: readonly Vec2[]; readonly from: number; readonly to: number }[] {
+  // prettier-ignore
+  const places = [...carPlaces(line, car, Math.max(2, car.trucks / 10))].map(([s, place]) => ({ s, body: bodyOf(place, car) })); // prettier-ignore
+  return places.slice(1).map((p, i) => ({ ring: hull([...places[i]!.body, ...p.body]), from: places[i]!.s, to: p.s }));
 }

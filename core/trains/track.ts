@@ -68,3 +68,5 @@ export function centreLine(t: Pick<TrackDoc, "x" | "y" | "turn" | "pieces">): Ce
     },
   };
 }
+/** The top of the rail of a track so far along it, over the spot, model mm. Example: 2 % over 500 mm is 10 mm. */
+export const railAt = (t: Pick<TrackDoc, "rail" | "grade">, s: number): number => t.rail + ((t.grade ?? 0) * s) / 100;

@@ -1,6 +1,5 @@
-import { useState } from "react";
 import { emptySpot, spotOf, THING_KINDS, TRACK_PIECES, type CarDoc, type SpotDoc, type ThingDoc, type TrackDoc, type TrackPieceDoc } from "core/job"; // prettier-ignore
-import { carOf, CARS, modelCar, reachOnArc } from "core/trains";
+import { carOf, CARS, floorOf, modelCar, reachOnArc } from "core/trains";
 import { feet, inches, parseNumber } from "core/units";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
@@ -10,10 +9,9 @@ const PIECE: Readonly<Record<TrackPieceDoc["kind"], string>> = { straight: "stra
 const newId = (root: string): string => `${root}${crypto.randomUUID().slice(0, 6)}`;
 
 /** Tracks with their longest car, what else is on the spot, and cars of one's own. */
-export function SpotList() {
+export function SpotList({ open, setOpen }: { open: string | undefined; setOpen: (id: string | undefined) => void }) {
   const { doc, edit } = useJob();
   const spot = spotOf(doc);
-  const [open, setOpen] = useState<string>();
   const change = (label: string, f: (s: SpotDoc) => void): void => void edit(label, (d) => f((d.spot ??= emptySpot())));
   const { spotDepth } = doc.brief;
   return (
@@ -149,6 +147,16 @@ function Track({ t, i, spot, change }: { t: TrackDoc; i: number; spot: SpotDoc; 
         {length("Begins, up", t.y, -1e5, 1e5, (y) => set("Where a track begins", { y }))}
         {degrees("Runs, degrees", t.turn, (turn) => set("Which way a track runs", { turn }))}
         {length("Top of rail over the spot", t.rail, -1e4, 1e4, (rail) => set("Top of rail", { rail }))}
+        <TextField
+          label="Grade, %"
+          value={String(t.grade ?? 0)}
+          hint="How much it rises from its beginning on; less falls."
+          keep={(x) => {
+            const grade = parseNumber(x, "%");
+            if (!(Math.abs(grade) <= 20)) return [`Read “${x}”; write a grade from -20 to 20 %, such as 2.`];
+            set("Grade of a track", { grade });
+          }}
+        />
       </div>
       {t.pieces.map((p, n) => (
         <fieldset key={n} className="border-l-2 border-hair pl-3">
@@ -232,11 +240,16 @@ function Cars({ own, change }: { own: readonly CarDoc[]; change: Change }) {
       <summary className="label cursor-pointer">Cars of your own</summary>
       {own.map((c, i) => {
         const set = (part: Partial<CarDoc>): void => change(`Change ${c.name}`, (s) => void Object.assign(s.cars[i]!, part)); // prettier-ignore
-        const size = (label: string, k: "length" | "trucks" | "width" | "height", least: number, most: number) => (
+        const size = (
+          label: string,
+          k: "length" | "trucks" | "width" | "height" | "floor",
+          least: number,
+          most: number,
+        ) => (
           <LengthField
             label={label}
             world="prototype"
-            mm={c[k]}
+            mm={k === "floor" ? floorOf(c) : c[k]}
             units={doc.brief.units}
             keep={(x) => (x < least || x > most ? ["No car is that size."] : set({ [k]: x }))}
           />
@@ -254,6 +267,7 @@ function Cars({ own, change }: { own: readonly CarDoc[]; change: Change }) {
               {size("Truck centres", "trucks", 300, 60_000)}
               {size("Wide", "width", 300, 6000)}
               {size("High over the rail", "height", 500, 9000)}
+              {size("Its floor over the rail", "floor", 0, 6000)}
             </div>
             <button
               className="link min-h-6"

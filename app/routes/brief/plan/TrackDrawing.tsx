@@ -7,7 +7,7 @@ import { useJob } from "~/job/JobContext";
 
 const TINT: Readonly<Record<string, string>> = { water: "var(--picked)", road: "var(--shade)", platform: "var(--timber)" }; // prettier-ignore
 /** Tracks with what the longest car sweeps on them, and what else is on the spot, from above. */
-export function TrackDrawing({ view: v }: { view: BoardView }) {
+export function TrackDrawing({ view: v, picked }: { view: BoardView; picked: string | undefined }) {
   const { doc } = useJob();
   const { tracks, things, cars } = spotOf(doc);
   const ratio = doc.brief.scale.ratio;
@@ -38,23 +38,29 @@ export function TrackDrawing({ view: v }: { view: BoardView }) {
     </text>
   );
   return (
-    <g style={{ pointerEvents: "none" }}>
+    <g>
       {things.map((t) => (
-        <g key={t.id}>
+        <g key={t.id} data-stick={t.id} style={{ cursor: "pointer" }}>
           <path
             d={`${path(thingOutline(t))}Z`}
-            fill={TINT[t.kind] ?? "none"}
-            stroke="var(--ink-2)"
-            strokeWidth={1.2}
+            fill={TINT[t.kind] ?? "transparent"}
+            stroke={t.id === picked ? "var(--vermilion)" : "var(--ink-2)"}
+            strokeWidth={t.id === picked ? 2 : 1.2}
             strokeDasharray={t.kind === "kept free" ? "6 4" : undefined}
           />
           {name(v.X(t.x), v.Y(t.y) + 5, t.name)}
         </g>
       ))}
       {swept.map(({ t, points, rings }) => (
-        <g key={t.id}>
+        <g key={t.id} data-stick={t.id} style={{ cursor: "pointer" }}>
           <path d={rings.map((r) => `${path(r)}Z`).join("")} fill="var(--shade)" stroke="var(--edge)" strokeWidth={1} />
-          <path d={path(points)} fill="none" stroke="var(--ink)" strokeWidth={1.4} strokeDasharray="16 4 3 4" />
+          <path
+            d={path(points)}
+            fill="none"
+            stroke={t.id === picked ? "var(--vermilion)" : "var(--ink)"}
+            strokeWidth={t.id === picked ? 2.2 : 1.4}
+            strokeDasharray="16 4 3 4"
+          />
           {points.length > 0 &&
             name(
               v.X(points[Math.floor(points.length / 2)]![0]),
