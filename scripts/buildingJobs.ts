@@ -289,6 +289,7 @@ export function depot(): JobDoc {
       tracks: [{ id: "main", name: "Main", x: -150, y: -62, turn: 0, rail: 0, car: "coach-60", pieces: [{ kind: "straight", length: 225 }, { kind: "right", length: 110, radius: 610, ease: 60 }] }], // prettier-ignore
       things: [{ id: "column", name: "Water column", kind: "stands already", x: -138, y: 12, turn: 0, length: 10, depth: 10, low: 0, high: 50 }], // prettier-ignore
       cars: [],
+      cut: { along: "depth", at: 0 },
     },
     inside: [depotInside],
     build: {

@@ -1,5 +1,5 @@
 import { FITTING } from "../core/inside";
-import type { Fitting, FittingDoc, InsideDoc } from "../core/job";
+import type { Fitting, FittingDoc, InsideDoc, RoomLampDoc } from "../core/job";
 import { feet } from "../core/units";
 
 /** A body of its usual size, its middle so many feet from the left and from the front. */
@@ -15,6 +15,8 @@ const body = (
   const [length, depth, high] = FITTING[kind].size;
   return { id, name, kind, x: feet(x), y: feet(y), turn, length, depth, low: 0, high, ...more };
 };
+/** A lamp of the rooms, so many feet from the left and from the front, 9 ft over the floor. */
+const lamp = (n: number, x: number, y: number): RoomLampDoc => ({ id: `lamp-${n}`, name: `Lamp ${n}`, of: "waiting", x: feet(x), y: feet(y), z: feet(9) }); // prettier-ignore
 /** The depot inside: a waiting room with its stove, the agent's office with the counter, the freight room; two partitions between them. */
 export const depotInside: InsideDoc = {
   structure: "house",
@@ -34,6 +36,8 @@ export const depotInside: InsideDoc = {
     body("crate-2", "crate", "Barrels", 54, 18.5),
   ],
   box: 0.5,
+  lamps: [lamp(1, 7, 10.5), lamp(2, 21, 10.5), lamp(3, 36, 10.5)],
+  wires: "back right",
 };
 /** The cottage's one room, as the agent left it this morning. */
 export const cottageInside: InsideDoc = {

@@ -11,6 +11,7 @@ import {
   MOTIFS,
   OPENINGS,
   SOURCE_KINDS,
+  CORNERS,
   THING_KINDS,
   TRACK_PIECES,
 } from "../core/job";
@@ -327,8 +328,10 @@ const schema = {
             ),
             box: number(),
             eye: object({ before: number(), right: number(), over: number() }),
+            lamps: list(object({ id, name: word, of: id, x: number(), y: number(), z: number() })),
+            wires: oneOf(...CORNERS),
           },
-          ["box", "eye"],
+          ["box", "eye", "lamps", "wires"],
         ),
       ),
       spot: object(

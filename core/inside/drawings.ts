@@ -1,15 +1,25 @@
 import { line, outline, rectangle, text, type Drawing, type Entity } from "../drawing";
 import type { Vec2 } from "../geometry";
-import type { FittingDoc } from "../job";
+import type { InsideDoc, LampDoc } from "../job";
 import { model, printMm } from "../units";
 import { fittingOutline } from "./fittings";
 import { floorBefore, swingOf } from "./judged";
 import { onSide, ROOM_SIDES, type Room } from "./room";
+import { lampAt, wiresOf } from "./wiring";
 
+/** How large a lamp is drawn, mm. */
+const LAMP = 1.4;
 /** Between the plan and the section over it, mm. */
 const APART = 14;
 /** A room at full size: its plan with doors and windows and what stands in it, and over it the section seen from the front. Model mm. */
-export function insideDrawing(r: Room, things: readonly FittingDoc[], ratio: number): Drawing {
+export function insideDrawing(
+  r: Room,
+  inside: Pick<InsideDoc, "things" | "lamps" | "wires">,
+  ratio: number,
+  groups: readonly LampDoc[] = [],
+): Drawing {
+  // prettier-ignore
+  const { things, lamps = [] } = inside;
   const [walls, bodies, words]: [Entity[], Entity[], Entity[]] = [[], [], []];
   walls.push(outline(rectangle(0, 0, r.wide, r.deep), "outline"));
   for (const side of ROOM_SIDES)
@@ -36,5 +46,16 @@ export function insideDrawing(r: Room, things: readonly FittingDoc[], ratio: num
   words.push(
     text([r.wide / 2, z0 - 5], `seen from the front, ${mm(r.high)} to the top of the walls`, 2.2, "middle", "label"),
   );
-  return { layers: [{ name: "walls", entities: walls }, { name: "inside", entities: bodies }, { name: "words", entities: words }] }; // prettier-ignore
+  const lit: Entity[] = [];
+  for (const l of lamps) {
+    const [x, y, z] = lampAt(l, ratio);
+    // a lamp is a circle with a cross, in plan and in section
+    for (const at of [[x, y], [x, z0 + z]] as const) lit.push({ kind: "circle", centre: at, radius: LAMP, line: "outline" }, line([at[0] - LAMP, at[1]], [at[0] + LAMP, at[1]], "thin"), line([at[0], at[1] - LAMP], [at[0], at[1] + LAMP], "thin")); // prettier-ignore
+    words.push(text([x, y + LAMP + 0.6], l.name, 1.6, "middle"));
+  }
+  const wires = wiresOf(r, inside, groups, ratio);
+  const ways: Entity[] = wires.map((w) => ({ kind: "path" as const, points: w.points.map((p): Vec2 => [p[0], p[1]]), closed: false, line: "hidden" as const })); // prettier-ignore
+  wires.forEach((w, i) => words.push(text([r.wide + 8, r.deep - 3 - 4 * i], `${i + 1}. ${w.of}, string ${w.string}: ${w.from} to ${w.to}, cut ${mm(w.cut)}`, 2))); // prettier-ignore
+  if (wires.length > 0) words.push(text([r.wide + 8, r.deep + 1], "Wires, in the order they are laid (low voltage only)", 2.2, "start", "label")); // prettier-ignore
+  return { layers: [{ name: "walls", entities: walls }, { name: "inside", entities: bodies }, { name: "wires", entities: ways }, { name: "lamps", entities: lit }, { name: "words", entities: words }].filter((l) => l.entities.length > 0 || l.name === "inside") }; // prettier-ignore
 }

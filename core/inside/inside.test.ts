@@ -150,7 +150,7 @@ describe("what is seen of it", () => {
 
 describe("the inside on paper", () => {
   it("is drawn at full size, each body in plan and section with its name", () => {
-    const d = insideDrawing(room, [body(), body({ id: "b", name: "Stove", x: feet(15) })], RATIO);
+    const d = insideDrawing(room, { things: [body(), body({ id: "b", name: "Stove", x: feet(15) })] }, RATIO);
     const bodies = d.layers.find((l) => l.name === "inside")!.entities;
     expect(bodies).toHaveLength(4);
     const { min, max } = boundsOfDrawing({ layers: [d.layers[1]!] });

@@ -3,8 +3,8 @@ import type { OuterWall } from "../structures";
 import type { StructureDesign } from "../job";
 import { ROOM_SIDES, type Room, type RoomOpening } from "./room";
 
-/** The room of a structure that is walled all round, as its kind tells its walls; undefined where it has none. */
-export function roomOf(s: StructureDesign): Room | undefined {
+/** The axes of a room in its structure's own: its left front corner inside at the level of z = 0, along the front, and to the back; with its walls. Undefined where it is not walled all round. */
+export function roomFrame(s: StructureDesign) {
   if (s.fault) return undefined;
   const all = s.kind.outerWalls?.(s.variant.params, s.context) ?? [];
   const [front, right, back, left] = ROOM_SIDES.map((side) => all.find((w) => w.inside?.side === side));
@@ -14,6 +14,14 @@ export function roomOf(s: StructureDesign): Room | undefined {
   const [x0, y0] = [dot(face(left), ex), dot(face(front), ey)];
   const [wide, deep] = [dot(face(right), ex) - x0, dot(face(back), ey) - y0];
   if (!(wide > 1 && deep > 1)) return undefined;
+  const zero: Vec3 = [ex[0] * x0 + ey[0] * y0, ex[1] * x0 + ey[1] * y0, 0];
+  return { zero, ex, ey, x0, y0, wide, deep, front, right, back, left };
+}
+/** The room of a structure that is walled all round, as its kind tells its walls; undefined where it has none. */
+export function roomOf(s: StructureDesign): Room | undefined {
+  const frame = roomFrame(s);
+  if (!frame) return undefined;
+  const { ex, ey, x0, y0, wide, deep, front, right, back, left } = frame;
   const openings = (w: OuterWall, axis: Vec3, zero: number): RoomOpening[] =>
     w.openings.map((g) => {
       const [from, to] = [g.from, g.to].map((at) => dot(addScaled(w.from, w.along, at), axis) - zero).sort((a, b) => a - b); // prettier-ignore

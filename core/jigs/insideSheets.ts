@@ -32,8 +32,15 @@ export function boxCard(r: Room, gap: number): CardModel {
 /** The inside of a structure at full size, and the box that slides in. */
 export function insideSheets(s: StructureDesign, d: Design): NamedDrawing[] {
   const inside = insideOf(d.doc, s.structure.id);
-  const room = inside.things.length > 0 || inside.box !== undefined ? roomOf(s) : undefined;
+  const room =
+    inside.things.length > 0 || (inside.lamps?.length ?? 0) > 0 || inside.box !== undefined ? roomOf(s) : undefined;
   if (!room) return [];
   const box = inside.box === undefined ? [] : [{ what: "box that slides in", drawing: cardNet(boxCard(room, inside.box)) }]; // prettier-ignore
-  return [{ what: "inside, plan and section", drawing: insideDrawing(room, inside.things, d.scale.ratio) }, ...box];
+  return [
+    {
+      what: "inside, plan and section",
+      drawing: insideDrawing(room, inside, d.scale.ratio, d.doc.build?.lights?.lamps),
+    },
+    ...box,
+  ];
 }

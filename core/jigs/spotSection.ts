@@ -20,6 +20,7 @@ export function spotSectionSheet(d: Design): Drawing | undefined {
       { name: "seen", entities: s.structures.flatMap((x) => x.seen.map((r) => outline(r, "thin"))) },
       { name: "wood", entities: s.structures.flatMap((x) => x.wood.map((r) => outline(r, "outline", "timber"))) },
       { name: "things", entities: s.things.flatMap((t) => [box(t.box), text([(t.box.from + t.box.to) / 2, t.box.high + 1], t.name, NAME, "middle")]) }, // prettier-ignore
+      { name: "rails", entities: s.rails.map((t) => ({ kind: "path" as const, points: t.points, closed: false, line: "outline" as const })) }, // prettier-ignore
       { name: "cars", entities: s.tracks.flatMap((t) => [box(t.car), line([t.at - 12, t.rail], [t.at + 12, t.rail], "outline")]) }, // prettier-ignore
       {
         name: "levels",

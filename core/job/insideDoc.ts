@@ -26,6 +26,18 @@ export class EyeDoc {
   @IsNumber(finite) @Min(-5000) @Max(5000) right!: number;
   @IsNumber(finite) @Min(-2000) @Max(5000) over!: number;
 }
+/** A lamp in a room: of which of the job's lights it is one, and where, prototype mm, from the left front corner inside and over the floor. */
+export class RoomLampDoc {
+  @id() id!: string;
+  @text(80) name!: string;
+  /** The lamps of the job that it is one of (BuildDoc.lights). */
+  @id() of!: string;
+  @IsNumber(finite) @Min(-1e6) @Max(1e6) x!: number;
+  @IsNumber(finite) @Min(-1e6) @Max(1e6) y!: number;
+  @IsNumber(finite) @Min(0) @Max(1e5) z!: number;
+}
+export const CORNERS = ["front left", "front right", "back right", "back left"] as const;
+export type Corner = (typeof CORNERS)[number];
 /** The inside of a structure. */
 export class InsideDoc {
   @id() structure!: string;
@@ -33,6 +45,9 @@ export class InsideDoc {
   /** What is left all round a box that slides in, model mm; left out where there is none. */
   @IsOptional() @IsNumber(finite) @Min(0) @Max(20) box?: number;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => EyeDoc) eye?: EyeDoc;
+  @IsOptional() @many(200) @Type(() => RoomLampDoc) lamps?: RoomLampDoc[];
+  /** The corner in which their wires go down through the floor; the back left one where it is left out. */
+  @IsOptional() @IsIn(CORNERS) wires?: Corner;
 }
 /** What stands in a structure; nothing where the job says nothing of it. */
 export const insideOf = (doc: { readonly inside?: readonly InsideDoc[] }, structure: string): InsideDoc =>

@@ -12,6 +12,8 @@ export interface SpotSection {
   /** Structures: what of their wood is cut, and all that is seen of them this way. */
   readonly structures: readonly { readonly id: string; readonly name: string; readonly wood: readonly (readonly Vec2[])[]; readonly seen: readonly (readonly Vec2[])[]; readonly floor?: number }[]; // prettier-ignore
   readonly things: readonly { readonly id: string; readonly name: string; readonly kind: ThingKind; readonly box: Box }[]; // prettier-ignore
+  /** Tracks that run along in the cut: their rails. */
+  readonly rails: readonly { readonly id: string; readonly name: string; readonly points: readonly Vec2[] }[];
   /** Tracks that are cut: where, and what the longest car takes there. */
   readonly tracks: readonly { readonly id: string; readonly name: string; readonly at: number; readonly rail: number; readonly floor: number; readonly car: Box }[]; // prettier-ignore
 }
@@ -21,6 +23,8 @@ export interface Box {
   readonly low: number;
   readonly high: number;
 }
+/** A track that goes through the cut under a smaller angle than this, radians, runs along it; it is in the cut as far as it is no further from it than a rail's foot, model mm. */
+const [ALONG, IN_IT] = [0.35, 1];
 /** How finely a track is looked over for where it is cut, model mm. */
 const STEP = 2;
 
@@ -63,6 +67,8 @@ function crossings(t: TrackDoc, cut: SpotCutDoc): number[] {
   return Array.from({ length: n }, (_, i) => i).flatMap((i) => {
     let [lo, hi] = [(line.length * i) / n, (line.length * (i + 1)) / n];
     const first = side(lo);
+    const across = line.at((lo + hi) / 2).heading;
+    if (Math.abs(a === 0 ? Math.cos(across) : Math.sin(across)) < Math.sin(ALONG)) return [];
     if (first * side(hi) > 0 || first === side(hi) || (side(hi) === 0 && i < n - 1)) return [];
     for (let k = 0; k < 40; k++) {
       const mid = (lo + hi) / 2;
@@ -92,6 +98,15 @@ export function spotSection(d: Design, cut: SpotCutDoc): SpotSection {
       const on = cutRing(thingBlock(t).ring, cut);
       return on ? [{ id: t.id, name: t.name, kind: t.kind, box: { from: on[0], to: on[1], low: t.low, high: t.high } }] : []; // prettier-ignore
     }),
+    rails: tracks.flatMap((t) => {
+      const line = centreLine(t);
+      const n = Math.max(1, Math.ceil(line.length / STEP));
+      const points = Array.from({ length: n + 1 }, (_, i) => (line.length * i) / n).flatMap((u): Vec2[] => {
+        const p = line.at(u).at;
+        return Math.abs(p[1 - r]! - cut.at) <= IN_IT ? [[p[r], railAt(t, u)]] : [];
+      });
+      return points.length > 1 ? [{ id: t.id, name: t.name, points }] : [];
+    }),
     tracks: tracks.flatMap((t) => {
       const own = carOf(t.car, cars);
       const car = modelCar(own, d.scale.ratio);
@@ -112,6 +127,7 @@ export function spotSection(d: Design, cut: SpotCutDoc): SpotSection {
 /** The levels that a section shows, over the spot, those of one height as one: rails, car floors, tops of platforms, roads, walls, and how high structures stand. Model mm. */
 export function levelsOf(s: SpotSection): { readonly z: number; readonly names: readonly string[] }[] {
   const all = [
+    ...s.rails.map((t) => ({ z: t.points[0]![1], name: `rail, ${t.name}` })),
     ...s.tracks.flatMap((t) => [{ z: t.rail, name: `rail, ${t.name}` }, { z: t.floor, name: `car floor, ${t.name}` }]), // prettier-ignore
     ...s.things.filter((t) => ["platform", "road", "wall", "water"].includes(t.kind)).map((t) => ({ z: t.box.high, name: t.name })), // prettier-ignore
     ...s.structures.flatMap((x) => (x.seen.length > 0 ? [{ z: Math.min(...x.seen.flat().map((p) => p[1])), name: `foot of ${x.name}` }] : [])), // prettier-ignore
@@ -140,6 +156,7 @@ export function widthOf(s: SpotSection): readonly [number, number] {
     ...(s.edges ?? []),
     ...s.structures.flatMap((x) => x.seen.flat().map((p) => p[0])),
     ...[...s.things.map((t) => t.box), ...s.tracks.map((t) => t.car)].flatMap((b) => [b.from, b.to]),
+    ...s.rails.flatMap((t) => t.points.map((p) => p[0])),
   ];
   return all.length > 0 ? [Math.min(...all), Math.max(...all)] : [-100, 100];
 }

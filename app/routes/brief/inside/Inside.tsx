@@ -2,8 +2,9 @@ import { useCallback, useMemo, useState } from "react";
 import { FITTING } from "core/inside/fittings";
 import { freePlace, insideNotes } from "core/inside/judged";
 import { seenFittings, USUAL_EYE } from "core/inside/seen";
+import { wiresOf } from "core/inside/wiring";
 import type { Room } from "core/inside/room";
-import { FITTINGS, insideOf, type Fitting, type FittingDoc, type InsideDoc } from "core/job";
+import { FITTINGS, insideOf, type Fitting, type FittingDoc, type InsideDoc, type JobDoc } from "core/job";
 import { parseNumber, tellIn } from "core/units";
 import { askLooker } from "~/job/framer";
 import { useAnswer } from "~/job/useAnswer";
@@ -12,7 +13,9 @@ import { useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 import { SidePanel } from "~/ui/SidePanel";
 import { Tabs } from "~/ui/Tabs";
+import { Findings } from "~/ui/Findings";
 import { InsideBoard } from "./InsideBoard";
+import { RoomLamps } from "./RoomLamps";
 
 const VIEWS = { plan: "From above", section: "From the front" } as const;
 
@@ -47,12 +50,12 @@ function TheRoom({ room, rooms, choose }: { room: Room; rooms: readonly Room[]; 
   const { things } = inside;
   const eye = inside.eye ?? USUAL_EYE;
   const change = useCallback(
-    (label: string, f: (x: InsideDoc) => void): void =>
+    (label: string, f: (x: InsideDoc, d: JobDoc) => void): void =>
       void edit(label, (d) => {
         const all = (d.inside ??= []);
         let own = all.find((x) => x.structure === room.structure);
         if (!own) all.push((own = { structure: room.structure, things: [] }));
-        f(own);
+        f(own, d);
       }),
     [edit, room.structure],
   );
@@ -72,7 +75,11 @@ function TheRoom({ room, rooms, choose }: { room: Room; rooms: readonly Room[]; 
     change(`Put ${name} in`, (inside) => void inside.things.push({ ...fresh, x, y }));
     pick(id);
   };
-  const name = (id: string): string => things.find((t) => t.id === id)?.name ?? id;
+  const lamps = inside.lamps ?? [];
+  const wires = useMemo(() => wiresOf(room, inside, doc.build?.lights?.lamps ?? [], ratio), [room, inside, doc.build?.lights?.lamps, ratio]); // prettier-ignore
+  const move = (id: string, x: number, y: number): void =>
+    change(`Move ${name(id)}`, (own) => void Object.assign([...own.things, ...(own.lamps ?? [])].find((t) => t.id === id)!, { x, y })); // prettier-ignore
+  const name = (id: string): string => [...things, ...lamps].find((t) => t.id === id)?.name ?? id;
   const eyeField = (k: "before" | "right" | "over", label: string, least: number) => (
     <LengthField
       label={label}
@@ -103,10 +110,7 @@ function TheRoom({ room, rooms, choose }: { room: Room; rooms: readonly Room[]; 
           )}
         </div>
         <div className="mt-2 flex min-h-0 flex-1 border-t border-hair">
-          <InsideBoard
-            {...{ room, things, ratio, view, picked, wrong, pick }}
-            move={(id, x, y) => changeThing(id, `Move ${name(id)}`, (t) => void Object.assign(t, { x, y }))}
-          />
+          <InsideBoard {...{ room, things, lamps, wires, ratio, view, picked, wrong, pick, move }} />
         </div>
       </div>
       <SidePanel label="Inside">
@@ -174,6 +178,10 @@ function TheRoom({ room, rooms, choose }: { room: Room; rooms: readonly Room[]; 
               remove={() => change(`Take ${thing.name} out`, (x) => void (x.things = x.things.filter((o) => o.id !== thing.id)))} // prettier-ignore
             />
           )}
+          <RoomLamps {...{ room, inside, wires, picked, pick, change }} />
+          <Findings
+            only={(f) => f.key.startsWith(`${room.structure}:inside:`) && /:(lamp|body|count|gaps|glows)$/.test(f.key)}
+          />
           <section aria-label="What is seen" className="space-y-2">
             <h2 className="label">What is seen from outside</h2>
             {eyeField("before", "Eye before the front", 1)}

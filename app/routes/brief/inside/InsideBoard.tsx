@@ -2,7 +2,8 @@ import { useRef, useState, type PointerEvent } from "react";
 import { fittingOutline } from "core/inside/fittings";
 import { floorBefore, swingOf } from "core/inside/judged";
 import { onSide, ROOM_SIDES, type Room } from "core/inside/room";
-import type { FittingDoc } from "core/job";
+import type { Wire } from "core/inside/wiring";
+import type { FittingDoc, RoomLampDoc } from "core/job";
 import { Board, type BoardView } from "~/board/Board";
 import { Figure, useUnits } from "~/job/units";
 
@@ -20,16 +21,19 @@ interface Props {
   readonly picked: string | undefined;
   /** Bodies that something is wrong with. */
   readonly wrong: ReadonlySet<string>;
+  readonly lamps: readonly RoomLampDoc[];
+  readonly wires: readonly Wire[];
   readonly pick: (id: string | undefined) => void;
   readonly move: (id: string, x: number, y: number) => void;
 }
 /** A room from above, its bodies to be dragged, or seen from the front. */
-export function InsideBoard({ room, things, ratio, view, picked, wrong, pick, move }: Props) {
+export function InsideBoard({ room, things, lamps, wires, ratio, view, picked, wrong, pick, move }: Props) {
   const { M } = useUnits();
   const [drag, setDrag] = useState<{ readonly id: string; readonly x: number; readonly y: number }>();
   const high = view === "plan" ? room.deep : room.high;
   const now = things.map((f) => (f.id === drag?.id ? { ...f, x: drag.x, y: drag.y } : f));
-  const shown = { ...{ room, ratio, picked, wrong, pick }, things: now, setDrag, move };
+  const lit = lamps.map((l) => (l.id === drag?.id ? { ...l, x: drag.x, y: drag.y } : l));
+  const shown = { ...{ room, ratio, picked, wrong, pick, wires }, things: now, lamps: lit, setDrag, move };
   return (
     <Board
       label={view === "plan" ? "Plan of the room" : "Section of the room, seen from the front"}
@@ -66,7 +70,8 @@ const look = (picked: boolean, wrong: boolean) => ({
   strokeWidth: picked || wrong ? 2.2 : 1.2,
 });
 
-function Plan({ v, room, things, ratio, picked, wrong, pick, setDrag, move }: Shown) {
+/** What an element needs to be dragged over the room, by the inch or freely. */
+function useDrag({ v, ratio, pick, setDrag, move }: Pick<Shown, "v" | "ratio" | "pick" | "setDrag" | "move">) {
   const from = useRef<{
     readonly id: string;
     readonly px: number;
@@ -74,8 +79,6 @@ function Plan({ v, room, things, ratio, picked, wrong, pick, setDrag, move }: Sh
     readonly x: number;
     readonly y: number;
   }>(undefined);
-  const path = (ring: readonly (readonly [number, number])[]): string =>
-    `M${ring.map(([x, y]) => `${v.X(x)} ${v.Y(y)}`).join("L")}Z`;
   const at = (e: PointerEvent): { x: number; y: number } | undefined => {
     const s = from.current;
     if (!s || Math.hypot(e.clientX - s.px, e.clientY - s.py) < STILL) return undefined;
@@ -83,6 +86,33 @@ function Plan({ v, room, things, ratio, picked, wrong, pick, setDrag, move }: Sh
     const to = (start: number, px: number): number => Math.round((start + (px / v.k) * ratio) / step) * step;
     return { x: to(s.x, e.clientX - s.px), y: to(s.y, s.py - e.clientY) };
   };
+  return (f: { readonly id: string; readonly x: number; readonly y: number }) => ({
+    onPointerDown: (e: PointerEvent) => {
+      e.stopPropagation();
+      e.currentTarget.setPointerCapture(e.pointerId);
+      from.current = { id: f.id, px: e.clientX, py: e.clientY, x: f.x, y: f.y };
+      pick(f.id);
+    },
+    onPointerMove: (e: PointerEvent) => {
+      const to = at(e);
+      if (to) setDrag({ id: f.id, ...to });
+    },
+    onPointerUp: (e: PointerEvent) => {
+      const to = at(e);
+      from.current = undefined;
+      setDrag(undefined);
+      if (to) move(f.id, to.x, to.y);
+    },
+    onPointerCancel: () => {
+      from.current = undefined;
+      setDrag(undefined);
+    },
+  });
+}
+function Plan({ v, room, things, lamps, wires, ratio, picked, wrong, pick, setDrag, move }: Shown) {
+  const hold = useDrag({ v, ratio, pick, setDrag, move });
+  const path = (ring: readonly (readonly [number, number])[]): string =>
+    `M${ring.map(([x, y]) => `${v.X(x)} ${v.Y(y)}`).join("L")}Z`;
   const named = clearNames([...things].sort((a, b) => b.length * b.depth - a.length * a.depth).map((f) => ({ id: f.id, x: v.X(f.x / ratio), y: v.Y(f.y / ratio), words: f.name, first: f.id === picked }))); // prettier-ignore
   return (
     <>
@@ -134,39 +164,31 @@ function Plan({ v, room, things, ratio, picked, wrong, pick, setDrag, move }: Sh
       {[...things]
         .sort((a, b) => a.high - b.high)
         .map((f) => (
-          <g
-            key={f.id}
-            data-stick={f.id}
-            style={{ cursor: "move", touchAction: "none" }}
-            onPointerDown={(e) => {
-              e.stopPropagation();
-              e.currentTarget.setPointerCapture(e.pointerId);
-              from.current = { id: f.id, px: e.clientX, py: e.clientY, x: f.x, y: f.y };
-              pick(f.id);
-            }}
-            onPointerMove={(e) => {
-              const to = at(e);
-              if (to) setDrag({ id: f.id, ...to });
-            }}
-            onPointerUp={(e) => {
-              const to = at(e);
-              from.current = undefined;
-              setDrag(undefined);
-              if (to) move(f.id, to.x, to.y);
-            }}
-            onPointerCancel={() => {
-              from.current = undefined;
-              setDrag(undefined);
-            }}
-          >
+          <g key={f.id} data-stick={f.id} style={{ cursor: "move", touchAction: "none" }} {...hold(f)}>
             <path d={path(fittingOutline(f, ratio))} fillOpacity={0.9} {...look(f.id === picked, wrong.has(f.id))} />
             {named.has(f.id) && <Name x={v.X(f.x / ratio)} y={v.Y(f.y / ratio)} words={f.name} />}
           </g>
         ))}
+      {wires.map((w, i) => (
+        <polyline
+          key={i}
+          points={w.points.map((p) => `${v.X(p[0])},${v.Y(p[1])}`).join(" ")}
+          fill="none"
+          stroke="var(--vermilion)"
+          strokeWidth={1.2}
+          strokeDasharray="6 4"
+          style={{ pointerEvents: "none" }}
+        />
+      ))}
+      {lamps.map((l) => (
+        <g key={l.id} data-stick={l.id} style={{ cursor: "move", touchAction: "none" }} {...hold(l)}>
+          <Lamp x={v.X(l.x / ratio)} y={v.Y(l.y / ratio)} name={l.name} picked={l.id === picked} />
+        </g>
+      ))}
     </>
   );
 }
-function Section({ v, room, things, ratio, picked, wrong }: Shown) {
+function Section({ v, room, things, lamps, ratio, picked, wrong }: Shown) {
   return (
     <>
       <rect
@@ -209,6 +231,19 @@ function Section({ v, room, things, ratio, picked, wrong }: Shown) {
             </g>
           );
         })}
+      {lamps.map((l) => (
+        <g key={l.id} data-stick={l.id} style={{ cursor: "pointer" }}>
+          <line
+            x1={v.X(l.x / ratio)}
+            x2={v.X(l.x / ratio)}
+            y1={v.Y(l.z / ratio)}
+            y2={v.Y(Math.max(room.high, l.z / ratio))}
+            stroke="var(--vermilion)"
+            strokeWidth={1.2}
+          />
+          <Lamp x={v.X(l.x / ratio)} y={v.Y(l.z / ratio)} name={l.name} picked={l.id === picked} />
+        </g>
+      ))}
     </>
   );
 }
@@ -227,6 +262,17 @@ function clearNames(
     if (!out.some((o) => Math.abs(o.y - n.y) < 17 && Math.abs(o.x - n.x) < (o.words.length + n.words.length) * 3.7 + 4)) out.push(n); // prettier-ignore
   return new Set(out.map((n) => n.id));
 }
+/** A lamp: a circle with a cross. */
+const Lamp = ({ x, y, name, picked }: { x: number; y: number; name: string; picked: boolean }) => (
+  <>
+    <circle cx={x} cy={y} r={16} fill="transparent" />
+    <g stroke={picked ? "var(--vermilion)" : "var(--ink)"} strokeWidth={picked ? 2.4 : 1.6}>
+      <circle cx={x} cy={y} r={9} fill="var(--film)" />
+      <path d={`M${x - 6} ${y - 6}L${x + 6} ${y + 6}M${x - 6} ${y + 6}L${x + 6} ${y - 6}`} />
+    </g>
+    <Name x={x} y={y + 20} words={name} />
+  </>
+);
 const Name = ({ x, y, words }: { x: number; y: number; words: string }) => (
   <text
     x={x}

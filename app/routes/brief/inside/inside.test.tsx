@@ -62,6 +62,36 @@ describe("the inside of a building", () => {
       expect(job.words()).toMatch(/Cottage: inside, plan and section .* Cottage: box that slides in/),
     );
   });
+  it("has lamps whose wires are listed in the order they are laid, and what light does at the walls", async () => {
+    const job = await open();
+    await screen.findByRole("button", { name: "Stove" });
+    const lamps = () => within(screen.getByRole("region", { name: "Lamps" }));
+    await job.user.click(lamps().getByRole("button", { name: "Hang a lamp" }));
+    await job.user.click(lamps().getByRole("button", { name: "Hang a lamp" }));
+    await lamps().findByRole("button", { name: "Lamp 2" });
+    // of three in a row: one string of two, three wires
+    expect(lamps().getByText(/^3 wires, \d+ mm in all with some to spare/)).toBeTruthy();
+    expect(
+      lamps()
+        .getAllByRole("listitem")
+        .map((l) => l.textContent)
+        .filter((t) => /to/.test(t!)),
+    ).toHaveLength(3);
+    const doc = await job.kept();
+    expect(doc.build!.lights!.lamps[0]).toMatchObject({ id: "room", count: 2, series: 3 });
+    expect(doc.inside![0]!.lamps!.map((l) => l.name)).toEqual(["Lamp 1", "Lamp 2"]);
+    // the plan shows them, with the wires
+    const plan = screen.getByRole("region", { name: "Plan of the room" });
+    expect(plan.querySelectorAll("polyline")).toHaveLength(3);
+    const before = lamps().getByText(/^3 wires/).textContent;
+    await job.user.selectOptions(lamps().getByLabelText("Wires go down in the corner"), "front left");
+    await waitFor(() => expect(lamps().getByText(/^3 wires/).textContent).not.toBe(before));
+    expect(job.refusal(await job.type(/^Up from the floor/, "-3'"))).toMatch(/Write a length from 0 to 100 m|Read/);
+    await job.type(/^From the left/, "90'");
+    await waitFor(() => expect(job.words()).toMatch(/Lamp 2 hangs outside the room of Cottage\./));
+    await job.user.click(lamps().getByRole("button", { name: "Take it down" }));
+    await waitFor(() => expect(lamps().queryByRole("button", { name: "Lamp 2" })).toBeNull());
+  });
   it("is nothing where no structure has a room, which is said", async () => {
     const job = await open("gulch-trestle");
     await waitFor(() => expect(job.words()).toMatch(/No structure of this job has a room/));

@@ -117,7 +117,6 @@ function TrackHandles({ view, t, i }: { view: BoardView; t: TrackDoc; i: number 
   const begin: Vec2 = [t.x, t.y];
   const a = (t.turn * Math.PI) / 180;
   const arm = ARM / view.k;
-  let far = 0;
   return (
     <>
       <Handle
@@ -137,8 +136,8 @@ function TrackHandles({ view, t, i }: { view: BoardView; t: TrackDoc; i: number 
         icon={<ArrowPathIcon className="size-5" />}
         pull={(to, _, free) => (s) => void (s.tracks[i]!.turn = tidy(by((Math.atan2(to[1] - t.y, to[0] - t.x) * 180) / Math.PI, TURN, free)))} // prettier-ignore
       />
-      {t.pieces.map((p, n) => {
-        far += p.length;
+      {t.pieces.map((_, n) => {
+        const far = t.pieces.slice(0, n + 1).reduce((sum, x) => sum + x.length, 0);
         return (
           <Handle
             key={n}

@@ -8,8 +8,8 @@ import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { LengthField, SelectField } from "~/ui/Fields";
 
-/** Pixels between two words beside levels, and kept for them at the right. */
-const [APART, WORDS] = [19, 250];
+/** Pixels between two words beside levels. */
+const APART = 19;
 const MIDDLE: SpotCutDoc = { along: "depth", at: 0 };
 
 /** Where the spot is cut, and how it looks there. */
@@ -27,12 +27,14 @@ export function SectionBoard() {
   const levels = levelsOf(s);
   const tops = [...s.structures.flatMap((x) => x.seen.flat().map((p) => p[1])), ...s.things.map((t) => t.box.high), ...s.tracks.map((t) => t.car.high), ...levels.map((l) => l.z)]; // prettier-ignore
   const lows = [0, ...s.things.map((t) => t.box.low), ...levels.map((l) => l.z), ...s.structures.flatMap((x) => x.seen.flat().map((p) => p[1]))]; // prettier-ignore
+  // the words beside the levels have room at the right
+  const room = 70 + 8 * Math.max(0, ...levels.map((l) => l.names.join(", ").length + 8));
   const [low, high] = [Math.min(...lows), Math.max(20, ...tops)];
   return (
     <Board
       label="Section of the spot"
       bounds={{ min: [from, low], max: [to, high] }}
-      padding={[40, 60, WORDS, 90]}
+      padding={[40, 60, room, 90]}
       fitKey={`${s.cut.along} ${from} ${to} ${low} ${high}`}
       unitMm={1}
       furniture={
@@ -79,12 +81,6 @@ function Section({
       {(s.edges ?? []).map((x) => (
         <line key={x} x1={v.X(x)} x2={v.X(x)} y1={v.Y(0) + 34} y2={v.Y(0) - 60} stroke="var(--ink-2)" strokeDasharray="14 4 3 4" /> // prettier-ignore
       ))}
-      {s.structures.map((x) => (
-        <g key={x.id}>
-          <path d={x.seen.map(path).join("")} fill="var(--shade)" fillRule="evenodd" stroke="var(--timber-line)" />
-          <path d={x.wood.map(path).join("")} fill="var(--timber)" stroke="var(--ink)" strokeWidth={0.8} />
-        </g>
-      ))}
       {s.things.map((t) => (
         <g key={t.id}>
           <rect
@@ -94,9 +90,27 @@ function Section({
             stroke="var(--ink-2)"
             strokeDasharray={t.kind === "kept free" ? "6 4" : undefined}
           />
-          <Words x={v.X((t.box.from + t.box.to) / 2)} y={v.Y(t.box.high) - 6} words={t.name} />
         </g>
       ))}
+      {s.structures.map((x) => (
+        <g key={x.id}>
+          <path d={x.seen.map(path).join("")} fill="var(--shade)" fillRule="evenodd" stroke="var(--timber-line)" />
+          <path d={x.wood.map(path).join("")} fill="var(--timber)" stroke="var(--ink)" strokeWidth={0.8} />
+        </g>
+      ))}
+      {s.rails.map((t) => (
+        <polyline
+          key={t.id}
+          points={t.points.map((p) => `${v.X(p[0])},${v.Y(p[1])}`).join(" ")}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth={3}
+        />
+      ))}
+      {s.things.map((t) => {
+        const high = (t.box.high - t.box.low) * v.k;
+        return <Words key={t.id} x={v.X((t.box.from + t.box.to) / 2)} y={high > 26 ? v.Y((t.box.low + t.box.high) / 2) + 5 : v.Y(t.box.high) - 6} words={t.name} />; // prettier-ignore
+      })}
       {s.tracks.map((t, i) => (
         <g key={i}>
           <rect {...rect(t.car)} fill="none" stroke="var(--vermilion)" strokeWidth={1.4} strokeDasharray="8 5" />
