@@ -292,6 +292,10 @@ export function depot(): JobDoc {
       cut: { along: "depth", at: 0 },
     },
     inside: [depotInside],
+    years: [
+      { id: "column", name: "Water column", kind: "thing", what: "column", from: 1898, to: 1934 },
+      { id: "stair", name: "Back stair", kind: "row", structure: "house", what: "stairs.0", from: 1903 },
+    ],
     build: {
       ...emptyBuild(),
       lights: {

@@ -12,6 +12,7 @@ import {
   OPENINGS,
   SOURCE_KINDS,
   CORNERS,
+  ERA_KINDS,
   THING_KINDS,
   TRACK_PIECES,
 } from "../core/job";
@@ -334,6 +335,21 @@ const schema = {
           ["box", "eye", "lamps", "wires"],
         ),
       ),
+      years: list(
+        object(
+          {
+            id,
+            name: word,
+            kind: oneOf(...ERA_KINDS),
+            structure: id,
+            what: word,
+            from: number(),
+            to: number(),
+            instead: id,
+          },
+          ["structure", "from", "to", "instead"],
+        ),
+      ),
       spot: object(
         {
           tracks: list(
@@ -473,7 +489,7 @@ const schema = {
       issues: list({ type: "object" }),
       files: record({ type: "string" }),
     },
-    ["sheetCutting", "papers", "inside", "spot", "build", "useDrawer", "issues", "files"],
+    ["sheetCutting", "papers", "inside", "years", "spot", "build", "useDrawer", "issues", "files"],
   ),
 };
 /** The JSON schema of a job file, from the kinds' own declarations, as it is written to docs/job.schema.json. */

@@ -82,6 +82,7 @@ function Row({ f }: { f: Finding }) {
       const { overrides } = chosenVariant(s);
       for (const path of r.paths)
         if (r.do === "splice") overrides[path] = { ...overrides[path], splice: true };
+        else if (r.do === "omit") overrides[path] = { ...overrides[path], omit: true };
         else delete overrides[path];
     });
   };

@@ -11,6 +11,7 @@ import type { Room } from "core/inside/room";
 import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
 import { fitOnSpot, spotSection, type Fitted, type SpotSection } from "core/spot";
+import { gone, offered, sticksOfEra, YEAR_VIEWS, type Offered, type YearView } from "core/years";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
 import { ticketOf, type TicketFacts } from "~/job/ticketFacts";
@@ -90,6 +91,19 @@ export const framer = {
   },
   /** The spot cut upright. */
   section: async (ask: Ask, cut: SpotCutDoc): Promise<SpotSection> => spotSection(await designFor(ask), cut),
+  /** All that can be given years. */
+  offered: async (ask: Ask): Promise<readonly Offered[]> => offered(await designFor(ask)),
+  /** A structure as it was in a year: what was not there yet or any more is only hinted at. */
+  async inYear(ask: Ask, structure: string, year: number, at: YearView): Promise<StepPicture | undefined> {
+    const d = await designFor(ask);
+    const s = d.structures.find((x) => x.structure.id === structure);
+    if (!s || s.fault) return undefined;
+    const away = new Set(gone(d, s, year));
+    // what has years and is there stands out
+    const own = new Set((ask.doc.years ?? []).flatMap((e) => sticksOfEra(s, e)));
+    const there = s.resolved.sticks.map((k) => k.id).filter((id) => !away.has(id));
+    return stepPicture(d, { structure, sticks: there.filter((id) => own.has(id)), there: there.filter((id) => !own.has(id)), view: YEAR_VIEWS[at] }); // prettier-ignore
+  },
   /** Where a structure goes on its spot, or why nowhere. */
   fit: async (ask: Ask, structure: string): Promise<Fitted> => fitOnSpot(await designFor(ask), structure),
   /** How the structures look from above. */

@@ -24,6 +24,7 @@ import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
 import { levelFindings, offSpotFindings, spotFindings } from "./spotFindings";
 import { insideFindings } from "./insideFindings";
+import { yearFindings } from "./yearFindings";
 import { trainFindings } from "./trainFindings";
 import { thinSticks } from "./thinSticks";
 import { viewLines } from "./viewLines";
@@ -49,8 +50,8 @@ export type Remedy =
   | { readonly label: string; readonly do: "stock"; readonly nominal: string }
   /** Moves a structure in the plan, model mm. */
   | { readonly label: string; readonly do: "move"; readonly by: Vec2 }
-  /** Takes changes to sticks back, or splices them: all that are alike at once, by their paths within the structure. */
-  | { readonly label: string; readonly do: "restore" | "splice"; readonly paths: readonly string[] };
+  /** Takes changes to sticks back, splices them or leaves them out: all that are alike at once, by their paths within the structure. */
+  | { readonly label: string; readonly do: "restore" | "splice" | "omit"; readonly paths: readonly string[] };
 
 /** Shares of the wanted size by which stock may be off before it is said, percent. Common practice: 5 % shows, 12 % looks wrong. */
 const SHOWS = 5;
@@ -68,6 +69,7 @@ export function findings(d: Design): Finding[] {
     ...levelFindings(d),
     ...trainFindings(d),
     ...insideFindings(d),
+    ...yearFindings(d),
     ...smallPieces(d),
     ...thinSticks(d),
     ...longSheets(d),

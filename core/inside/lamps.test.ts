@@ -91,7 +91,7 @@ describe("light that gets out", () => {
   });
   it("goes out between bare studs everywhere, through thin boards as a glow, and nowhere where enough is in its way", () => {
     const d = (values: Record<string, unknown>) => { const s = designOf(job(values)).structures[0]!; return leaks(s, roomOf(s)!, [[60, 30, 20]]); }; // prettier-ignore
-    for (const w of d({ siding: "none" })) expect(w.open).toBeGreaterThan(0.25);
+    for (const w of d({ siding: "none" })) expect(w.open).toBeGreaterThan(0.15);
     for (const w of d({ siding: "vertical" })) expect(w.open).toBeLessThan(0.05);
     for (const w of d({ siding: "vertical" })) expect(w.glows).toBeGreaterThan(0.5);
     const sheet = designOf({ ...job({}), structures: [newStructure("sheet", "s", "Shed", { length: feet(20), width: feet(14), openings: [] })] }).structures[0]!; // prettier-ignore

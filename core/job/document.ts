@@ -18,6 +18,7 @@ import {
   ValidateNested,
 } from "class-validator";
 import { BuildDoc } from "./buildDoc";
+import { EraDoc } from "./eraDoc";
 import { InsideDoc } from "./insideDoc";
 import { PaperDoc } from "./papersDoc";
 import { PictureDoc, sha256 } from "./pictureDoc";
@@ -268,6 +269,8 @@ export class JobDoc {
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => SpotDoc) spot?: SpotDoc;
   /** What stands inside; left out while nothing does. */
   @IsOptional() @many(100) @Type(() => InsideDoc) inside?: InsideDoc[];
+  /** What was there from when to when; left out while nothing has years. */
+  @IsOptional() @many(300) @Type(() => EraDoc) years?: EraDoc[];
   /** How it is put together and finished; left out while nothing was decided. */
   @IsOptional() @IsObject(MISSING) @ValidateNested() @Type(() => BuildDoc) build?: BuildDoc;
   /** Whether plans take what lies in the drawer; they do while this is left out. */

@@ -6,6 +6,7 @@ export * from "./document";
 export * from "./buildDoc";
 export * from "./spotDoc";
 export * from "./papersDoc";
+export * from "./eraDoc";
 export * from "./insideDoc";
 export * from "./masters";
 export * from "./rescale";

@@ -15,17 +15,24 @@ import { Sources } from "./Sources";
 
 const SitePlan = lazy(() => import("./plan/SitePlan"));
 const Inside = lazy(() => import("./inside/Inside"));
-const VIEWS = { job: "The job", plan: "Plan of the spot", inside: "Inside", sources: "Where it comes from" } as const;
+const Years = lazy(() => import("./years/Years"));
+const VIEWS = {
+  job: "The job",
+  plan: "Plan of the spot",
+  inside: "Inside",
+  years: "Years",
+  sources: "Where it comes from",
+} as const;
 
 /** What is built, where, at which scale, and why it was decided so; and the spot from above with what stands on it. */
 export default function Brief() {
   const [search, setSearch] = useSearchParams();
   const asked = search.get("view");
-  const shown = asked === "plan" || asked === "inside" || asked === "sources" ? asked : "job";
+  const shown = asked !== null && asked in VIEWS ? (asked as keyof typeof VIEWS) : "job";
   return (
     <div className="flex h-full flex-col">
       <div role="tablist" aria-label="Brief" className="flex gap-5 border-b border-hair px-8">
-        {(["job", "plan", "inside", "sources"] as const).map((id) => (
+        {(Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((id) => (
           <button
             key={id}
             role="tab"
@@ -45,6 +52,10 @@ export default function Brief() {
         ) : shown === "inside" ? (
           <Suspense fallback={<p className="p-8 text-ink-2">Looking inside …</p>}>
             <Inside />
+          </Suspense>
+        ) : shown === "years" ? (
+          <Suspense fallback={<p className="p-8 text-ink-2">Looking back …</p>}>
+            <Years />
           </Suspense>
         ) : shown === "sources" ? (
           <Sources />
