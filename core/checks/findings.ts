@@ -22,6 +22,7 @@ import { longSheets } from "./longSheets";
 import { neighbours } from "./neighbours";
 import { remarkFindings } from "./remarkFindings";
 import { smallPieces } from "./smallPieces";
+import { plausible } from "./plausible";
 import { levelFindings, offSpotFindings, spotFindings } from "./spotFindings";
 import { insideFindings } from "./insideFindings";
 import { yearFindings } from "./yearFindings";
@@ -64,6 +65,7 @@ export function findings(d: Design): Finding[] {
     ...stockFindings(d),
     ...sheetFindings(d),
     ...lengthFindings(d),
+    ...plausible(d),
     ...spotFindings(d),
     ...offSpotFindings(d),
     ...levelFindings(d),
