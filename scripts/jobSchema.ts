@@ -374,18 +374,23 @@ const schema = {
             ),
           ),
           things: list(
-            object({
-              id,
-              name: word,
-              kind: oneOf(...THING_KINDS),
-              x: number(),
-              y: number(),
-              turn: number(),
-              length: number(),
-              depth: number(),
-              low: number(),
-              high: number(),
-            }),
+            object(
+              {
+                id,
+                name: word,
+                kind: oneOf(...THING_KINDS),
+                x: number(),
+                y: number(),
+                turn: number(),
+                length: number(),
+                depth: number(),
+                low: number(),
+                high: number(),
+                parts: list(object({ ring: list(list(number())), low: number(), high: number() })),
+                job: word,
+              },
+              ["parts", "job"],
+            ),
           ),
           cars: list(
             object(

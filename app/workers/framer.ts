@@ -1,7 +1,7 @@
 import { transfer } from "comlink";
 import { compareVariants, type Comparison } from "core/checks";
 import { buffersOf, packSeen, type PackedSeen } from "core/drawing";
-import { buildOf, cutStatuses, issueOf, jobPicture, lookAt, doneSticks, type CutStatus, type Issue, type JobDoc, type BuildDoc, type CoatDoc, type OrderEditDoc, type SpotCutDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
+import { buildOf, cutStatuses, issueOf, jobPicture, lookAt, doneSticks, type CutStatus, type Issue, type JobDoc, type BuildDoc, type CoatDoc, type OrderEditDoc, type SpotCutDoc, type ThingDoc, type Look, type LookAt } from "core/job"; // prettier-ignore
 import { applied, buildOrder } from "core/buildOrder";
 import { holesOf, meetings } from "core/fasteners";
 import { usualFinish } from "core/finish";
@@ -10,7 +10,7 @@ import { roomOf } from "core/inside/roomOf";
 import type { Room } from "core/inside/room";
 import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
-import { fitOnSpot, spotSection, type Fitted, type SpotSection } from "core/spot";
+import { asThing, fitOnSpot, spotSection, type Fitted, type SpotSection } from "core/spot";
 import { gone, offered, sticksOfEra, YEAR_VIEWS, type Offered, type YearView } from "core/years";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
@@ -104,6 +104,9 @@ export const framer = {
     const there = s.resolved.sticks.map((k) => k.id).filter((id) => !away.has(id));
     return stepPicture(d, { structure, sticks: there.filter((id) => own.has(id)), there: there.filter((id) => !own.has(id)), view: YEAR_VIEWS[at] }); // prettier-ignore
   },
+  /** The structures of another job as what stands on a spot. */
+  asThing: async (ask: Ask, job: string, id: string): Promise<ThingDoc | undefined> =>
+    asThing(await designFor(ask), job, id),
   /** Where a structure goes on its spot, or why nowhere. */
   fit: async (ask: Ask, structure: string): Promise<Fitted> => fitOnSpot(await designFor(ask), structure),
   /** How the structures look from above. */

@@ -18,7 +18,11 @@ describe("what was hardly ever built", () => {
     ["a tower of a shed", { length: feet(20), width: feet(7), wallHeight: feet(13) }, ["high"]],
     ["a door for children", { openings: [opening("door", inches(22), feet(7))] }, ["door:front wall:0"]],
     ["a door of 3 by 7 ft", { openings: [opening("door", feet(3), feet(7))] }, []],
-    ["a gate of 15 ft", { length: feet(30), openings: [opening("door", feet(15), feet(7), { at: feet(15) })] }, ["door:front wall:0"]],
+    [
+      "a gate of 15 ft",
+      { length: feet(30), openings: [opening("door", feet(15), feet(7), { at: feet(15) })] },
+      ["door:front wall:0"],
+    ],
     ["a slot of a window", { openings: [opening("window", inches(14), feet(5))] }, ["window:front wall:0"]],
     ["a window of 3 by 5 ft", { openings: [opening("window", feet(3), feet(5))] }, []],
     ["a hatch", { openings: [opening("door", inches(20), feet(3))] }, []],

@@ -69,17 +69,17 @@ export function passage(a: readonly Vec2[], b: readonly Vec2[], d: Vec2): readon
     }
   return [lo, hi];
 }
-/** How far all outlines have to go along a direction until none of them is in any of the bodies; convex ones, model mm. `meet` tells which can, by their numbers: what is over another never does. */
+/** How far outlines have to go along a direction until none is in its body: pairs of a body that stays and an outline that goes; convex ones, model mm. */
 export function clearAlong(
-  bodies: readonly (readonly Vec2[])[],
-  outlines: readonly (readonly Vec2[])[],
+  pairs: Iterable<readonly [body: readonly Vec2[], outline: readonly Vec2[]]>,
   d: Vec2,
-  meet: (body: number, outline: number) => boolean = () => true,
 ): number {
-  const taken = outlines
-    .flatMap((ring, k) => bodies.flatMap((body, i) => (meet(i, k) ? [passage(body, ring, d) ?? []] : [])))
-    .filter((t): t is readonly [number, number] => t.length === 2 && t[1] > 1e-9)
-    .sort((x, y) => x[0] - y[0]);
+  const taken: (readonly [number, number])[] = [];
+  for (const [body, outline] of pairs) {
+    const t = passage(body, outline, d);
+    if (t && t[1] > 1e-9) taken.push(t);
+  }
+  taken.sort((x, y) => x[0] - y[0]);
   let by = 0;
   for (const [lo, hi] of taken) if (lo < by + 1e-9 && hi > by) by = hi;
   return by;

@@ -42,6 +42,10 @@ export function rescaled(doc: JobDoc, to: Scale): Rescaled {
     }
   }
   for (const t of next.spot?.things ?? []) for (const k of ["x", "y", "length", "depth", "low", "high"] as const) t[k] = tidy(t[k] * f); // prettier-ignore
+  for (const p of (next.spot?.things ?? []).flatMap((t) => t.parts ?? [])) {
+    [p.low, p.high] = [tidy(p.low * f), tidy(p.high * f)];
+    p.ring = p.ring.map(([x, y]) => [tidy(x * f), tidy(y * f)]);
+  }
   if (next.build?.fasteners.length)
     said.push("Pins, screws and magnets keep their sizes: look whether they still fit.");
   return { doc: next, said };

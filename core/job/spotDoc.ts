@@ -1,6 +1,17 @@
 import "../reflected";
 import { Type } from "class-transformer";
-import { IsIn, IsNumber, IsObject, IsOptional, Max, Min, ValidateNested } from "class-validator";
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  Max,
+  Min,
+  ValidateNested,
+} from "class-validator";
 import { finite, id, many, point, text } from "../structures/fields";
 
 export const TRACK_PIECES = ["straight", "left", "right"] as const;
@@ -38,6 +49,12 @@ export class TrackDoc {
   @id() car!: string;
   @many(60) @Type(() => TrackPieceDoc) pieces!: TrackPieceDoc[];
 }
+/** A part of a thing that is no box: its convex outline about the thing's middle before it is turned, and from where to where it reaches over the spot, model mm. */
+export class ThingPartDoc {
+  @IsArray() @ArrayMinSize(3) @ArrayMaxSize(400) ring!: [number, number][];
+  @IsNumber(finite) @Min(-1e4) @Max(1e4) low!: number;
+  @IsNumber(finite) @Min(-1e4) @Max(1e4) high!: number;
+}
 /** What else is on the spot, a box: its middle and sides in the plan, its turn, and from where to where it reaches over the spot, model mm. */
 export class ThingDoc {
   @id() id!: string;
@@ -50,6 +67,10 @@ export class ThingDoc {
   @IsNumber(finite) @Min(0.1) @Max(1e5) depth!: number;
   @IsNumber(finite) @Min(-1e4) @Max(1e4) low!: number;
   @IsNumber(finite) @Min(-1e4) @Max(1e4) high!: number;
+  /** What it is made of where it is no box: then the box is what is round it. */
+  @IsOptional() @many(60) @Type(() => ThingPartDoc) parts?: ThingPartDoc[];
+  /** The other job whose structures it is. */
+  @IsOptional() @text(60) job?: string;
 }
 /** A calibrated drawing under the plan of the spot: its pixel that lies in the spot's middle, whether what was measured on it is of the model, as on a photograph of the place, or of the prototype, and its opacity. */
 export class SpotUnderDoc {

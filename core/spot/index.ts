@@ -7,3 +7,4 @@ export * from "./onSpot";
 export * from "./fit";
 export * from "./section";
 export * from "./levels";
+export * from "./neighbour";

@@ -1,6 +1,6 @@
 import { roomBetween } from "../geometry/convexRoom";
 import { spotOf, type Design } from "../job";
-import { carOf, centreLine, floorOf, modelCar, railAt, thingBlock } from "../trains";
+import { carOf, centreLine, floorOf, modelCar, railAt, thingOutline } from "../trains";
 
 /** A level beside or across a track that does not agree with it: by how much, and at what height it would. Model mm. */
 export interface OffLevel {
@@ -22,7 +22,7 @@ export function offLevels(d: Design): OffLevel[] {
   return things.flatMap((t) =>
     tracks.flatMap((track): OffLevel[] => {
       const line = centreLine(track);
-      const { ring } = thingBlock(t);
+      const ring = thingOutline(t);
       const n = Math.max(1, Math.ceil(line.length / STEP));
       const own = carOf(track.car, cars);
       const reach = t.kind === "platform" ? modelCar(own, ratio).width / 2 + SERVES / ratio : 0;

@@ -1,7 +1,7 @@
 import type { Vec2 } from "../geometry";
 import { spotOf, type Design } from "../job";
 import { standing, type Place } from "../site";
-import { blocksOfStanding, carOf, modelCar, sweptBlocks, thingBlock, type Block } from "../trains";
+import { blocksOfStanding, carOf, modelCar, sweptBlocks, thingBlocks, type Block } from "../trains";
 
 /** Something that a structure may not stand in, in parts, and how far it has to stay from it. Plan coordinates, model mm. */
 export interface Obstacle {
@@ -17,7 +17,7 @@ export const inNobodysWay = (kind: string): boolean => kind === "water";
 export function obstaclesTo(d: Design, structure: string, besideTrack: number): Obstacle[] {
   const { things, tracks, cars } = spotOf(d.doc);
   return [
-    ...things.filter((t) => !inNobodysWay(t.kind)).map((t): Obstacle => ({ id: t.id, name: t.name, parts: [thingBlock(t)], apart: 0 })), // prettier-ignore
+    ...things.filter((t) => !inNobodysWay(t.kind)).map((t): Obstacle => ({ id: t.id, name: t.name, parts: thingBlocks(t), apart: 0 })), // prettier-ignore
     ...standing(d).filter((s) => s.design.structure.id !== structure).map((s): Obstacle => ({ id: s.design.structure.id, name: s.design.structure.name, parts: blocksOfStanding(s), apart: 0 })), // prettier-ignore
     ...tracks.map((t): Obstacle => {
       const car = modelCar(carOf(t.car, cars), d.scale.ratio);

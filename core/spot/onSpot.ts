@@ -2,7 +2,7 @@ import { clearAlong, roomBetween } from "../geometry/convexRoom";
 import type { Vec2 } from "../geometry";
 import { spotOf, type Design, type ThingKind } from "../job";
 import { directionIn, standing } from "../site";
-import { blocksOfStanding, thingBlock, within } from "../trains";
+import { blocksOfStanding, thingBlocks, within } from "../trains";
 import { inNobodysWay, sidesOf } from "./obstacles";
 
 /** A structure that reaches over the edge of its spot, or stands in something on it: by how much, and the move that cures it, where one does. Model mm. */
@@ -34,18 +34,14 @@ export function offSpot(d: Design): OffSpot[] {
     if (by > HAIR) out.push({ structure, what: "edge", edge, by, ...(move[0] !== undefined && move[1] !== undefined ? { move: [move[0], move[1]] as const } : {}) }); // prettier-ignore
     const blocks = things.length > 0 ? blocksOfStanding(s) : [];
     for (const t of things) {
-      const box = thingBlock(t);
-      const inIt = blocks
-        .flatMap((b) => within(b, box.low + HAIR, box.high - HAIR) ?? [])
-        .filter((b) => b.ring.length >= 3);
-      const depths = inIt.map((b) => -roomBetween(b.ring, box.ring));
-      const deepest = Math.max(0, ...depths);
-      if (deepest <= HAIR) continue;
-      const rings = inIt.map((b) => b.ring);
-      const ways = ([[1, 0], [-1, 0], [0, 1], [0, -1]] as const).map((w) => { const e = directionIn({ x: 0, y: 0, z: 0, turn: t.turn }, [w[0], w[1], 0]); const v: Vec2 = [e[0], e[1]]; const far = clearAlong([box.ring], rings, v); return [v[0] * far, v[1] * far] as Vec2; }); // prettier-ignore
+      // of each part what of the structure is at its heights
+      const pairs = thingBlocks(t).flatMap((box) => blocks.flatMap((b) => { const part = within(b, box.low + HAIR, box.high - HAIR); return part && part.ring.length >= 3 ? [{ pair: [box.ring, part.ring] as const, name: part.name, depth: -roomBetween(part.ring, box.ring) }] : []; })); // prettier-ignore
+      const deepest = pairs.reduce((a, h) => (h.depth > a.depth ? h : a), { depth: 0, name: "" });
+      if (deepest.depth <= HAIR) continue;
+      const ways = ([[1, 0], [-1, 0], [0, 1], [0, -1]] as const).map((w) => { const e = directionIn({ x: 0, y: 0, z: 0, turn: t.turn }, [w[0], w[1], 0]); const v: Vec2 = [e[0], e[1]]; const far = clearAlong(pairs.map((p) => p.pair), v); return [v[0] * far, v[1] * far] as Vec2; }); // prettier-ignore
       const stays = (m: Vec2): boolean => ([0, 1] as const).every((k) => s.min[k] + m[k] >= -sides[k] - HAIR && s.max[k] + m[k] <= sides[k] + HAIR); // prettier-ignore
       const least = (all: readonly Vec2[]): Vec2 | undefined => [...all].sort((a, b) => Math.hypot(...a) - Math.hypot(...b))[0]; // prettier-ignore
-      out.push({ structure, what: "thing", thing: { id: t.id, name: t.name, kind: t.kind }, part: inIt[depths.indexOf(deepest)]!.name, by: deepest, move: least(ways.filter(stays)) ?? least(ways)! }); // prettier-ignore
+      out.push({ structure, what: "thing", thing: { id: t.id, name: t.name, kind: t.kind }, part: deepest.name, by: deepest.depth, move: least(ways.filter(stays)) ?? least(ways)! }); // prettier-ignore
     }
     return out;
   });

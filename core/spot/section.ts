@@ -2,7 +2,7 @@ import { areaOf, cornersFlat, hull, type Solid, type Vec2, type Vec3 } from "../
 import { unionOf } from "../geometry/union";
 import { spotOf, type Design, type SpotCutDoc, type ThingKind, type TrackDoc } from "../job";
 import { standing, wallsIn } from "../site";
-import { carOf, centreLine, floorOf, modelCar, railAt, sweptBlocks, thingBlock } from "../trains";
+import { carOf, centreLine, floorOf, modelCar, railAt, sweptBlocks, thingBlocks } from "../trains";
 
 /** The spot in section, model mm: to the right as one looks at it, and up from its level. */
 export interface SpotSection {
@@ -94,10 +94,12 @@ export function spotSection(d: Design, cut: SpotCutDoc): SpotSection {
       const walls = wallsIn(s);
       return { id: s.design.structure.id, name: s.design.structure.name, wood, seen, ...(walls.length > 0 ? { floor: Math.min(...walls.map((w) => w.from[2])) } : {}) }; // prettier-ignore
     }),
-    things: things.flatMap((t) => {
-      const on = cutRing(thingBlock(t).ring, cut);
-      return on ? [{ id: t.id, name: t.name, kind: t.kind, box: { from: on[0], to: on[1], low: t.low, high: t.high } }] : []; // prettier-ignore
-    }),
+    things: things.flatMap((t) =>
+      thingBlocks(t).flatMap((p) => {
+        const on = cutRing(p.ring, cut);
+        return on ? [{ id: t.id, name: t.name, kind: t.kind, box: { from: on[0], to: on[1], low: p.low, high: p.high } }] : []; // prettier-ignore
+      }),
+    ),
     rails: tracks.flatMap((t) => {
       const line = centreLine(t);
       const n = Math.max(1, Math.ceil(line.length / STEP));

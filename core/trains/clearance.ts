@@ -58,17 +58,19 @@ function blocksOf(d: Design): { readonly what: Room["what"]; readonly blocks: re
     what: { id: s.design.structure.id, name: s.design.structure.name, kind: "structure" as const },
     blocks: blocksOfStanding(s),
   }));
-  const things = spotOf(d.doc).things.map((t) => ({ what: { id: t.id, name: t.name, kind: "thing" as const }, blocks: [thingBlock(t)] })); // prettier-ignore
+  const things = spotOf(d.doc).things.map((t) => ({ what: { id: t.id, name: t.name, kind: "thing" as const }, blocks: thingBlocks(t) })); // prettier-ignore
   return [...own, ...things];
 }
-/** A thing on the spot from above. */
-export function thingOutline(t: ThingDoc): Vec2[] {
-  const place = { x: t.x, y: t.y, z: 0, turn: t.turn };
-  return ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as const).map(([i, k]): Vec2 => { const p = directionIn(place, [(i * t.length) / 2, (k * t.depth) / 2, 0]); return [p[0] + t.x, p[1] + t.y]; }); // prettier-ignore
-}
-/** The same with its height. */
-export const thingBlock = (t: ThingDoc): Block => ({ name: t.kind, ring: thingOutline(t), low: t.low, high: t.high });
-
+/** A thing on the spot from above: its box, or what is round its parts. */
+export const thingOutline = (t: ThingDoc): Vec2[] => (t.parts ? hull(thingBlocks(t).flatMap((b) => b.ring)) : onSpot(t, boxRing(t.length, t.depth))); // prettier-ignore
+/** What a thing is made of where it stands, with its heights. */
+export const thingBlocks = (t: ThingDoc): Block[] => (t.parts ?? [{ ring: boxRing(t.length, t.depth), low: t.low, high: t.high }]).map((p) => ({ name: t.kind, ring: onSpot(t, p.ring), low: p.low, high: p.high })); // prettier-ignore
+const boxRing = (long: number, deep: number): Vec2[] => ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as const).map(([i, k]): Vec2 => [(i * long) / 2, (k * deep) / 2]); // prettier-ignore
+const onSpot = (t: Pick<ThingDoc, "x" | "y" | "turn">, ring: readonly Vec2[]): Vec2[] =>
+  ring.map(([x, y]): Vec2 => {
+    const p = directionIn({ x: t.x, y: t.y, z: 0, turn: t.turn }, [x, y, 0]);
+    return [p[0] + t.x, p[1] + t.y];
+  });
 /** What the longest car of a track sweeps, in convex pieces with their heights. */
 export function sweptBlocks(track: TrackDoc, car: ModelCar): Block[] {
   return envelopePieces(centreLine(track), car).map(({ ring, from, to }): Block => {
@@ -151,12 +153,8 @@ function roomTo(
   const n: Vec2 = [-Math.sin(here.heading), Math.cos(here.heading)];
   const side = (middle[0] - here.at[0]) * n[0] + (middle[1] - here.at[1]) * n[1] >= 0 ? 1 : -1;
   const out = (k: number): Vec2 => [k * n[0], k * n[1]];
-  const bodies = places.map((p) => p.body);
-  const rings = inWay.map((b) => b.ring);
-  const ways = ([side, -side] as const).map((k) => ({
-    d: out(k),
-    by: clearAlong(bodies, rings, out(k), (i, n) => meet(places[i]!, inWay[n]!)),
-  }));
+  const pairs = inWay.flatMap((b) => places.flatMap((p) => (meet(p, b) ? [[p.body, b.ring] as const] : [])));
+  const ways = ([side, -side] as const).map((k) => ({ d: out(k), by: clearAlong(pairs, out(k)) }));
   const lower = block.low > (seen.low + seen.high) / 2 ? headroom(places, inWay, meet) : undefined;
   const least = ways[0]!.by <= 3 * ways[1]!.by ? ways[0]! : ways[1]!;
   return { ...found, move: [least.d[0] * least.by, least.d[1] * least.by], ...(lower ? { lower } : {}) };

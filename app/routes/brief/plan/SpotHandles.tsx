@@ -177,17 +177,19 @@ function ThingHandles({ view, t, i }: { view: BoardView; t: ThingDoc; i: number 
         icon={<ArrowPathIcon className="size-5" />}
         pull={(to, _, free) => (s) => void (s.things[i]!.turn = tidy(by((Math.atan2(to[1] - t.y, to[0] - t.x) * 180) / Math.PI, TURN, free)))} // prettier-ignore
       />
-      <Handle
-        view={view}
-        label={`Size of ${t.name}`}
-        at={out(t.length / 2, t.depth / 2)}
-        icon={<ArrowsRightLeftIcon className="size-5 -rotate-45" />}
-        pull={(to, _, free) => (s) => {
-          const o = s.things[i]!;
-          const back = directionIn({ ...turn, turn: -t.turn }, [to[0] - t.x, to[1] - t.y, 0]);
-          [o.length, o.depth] = [0, 1].map((k) => Math.max(1, tidy(by(2 * Math.abs(back[k]!), STEP, free)))) as [number, number]; // prettier-ignore
-        }}
-      />
+      {!t.parts && (
+        <Handle
+          view={view}
+          label={`Size of ${t.name}`}
+          at={out(t.length / 2, t.depth / 2)}
+          icon={<ArrowsRightLeftIcon className="size-5 -rotate-45" />}
+          pull={(to, _, free) => (s) => {
+            const o = s.things[i]!;
+            const back = directionIn({ ...turn, turn: -t.turn }, [to[0] - t.x, to[1] - t.y, 0]);
+            [o.length, o.depth] = [0, 1].map((k) => Math.max(1, tidy(by(2 * Math.abs(back[k]!), STEP, free)))) as [number, number]; // prettier-ignore
+          }}
+        />
+      )}
     </>
   );
 }

@@ -1,6 +1,10 @@
-import { emptySpot, spotOf, THING_KINDS, TRACK_PIECES, type CarDoc, type SpotDoc, type ThingDoc, type TrackDoc, type TrackPieceDoc } from "core/job"; // prettier-ignore
+import { useEffect, useState } from "react";
+import { toast } from "sonner";
+import { emptySpot, issuedMarks, spotOf, THING_KINDS, TRACK_PIECES, type CarDoc, type SpotDoc, type ThingDoc, type TrackDoc, type TrackPieceDoc } from "core/job"; // prettier-ignore
 import { carOf, CARS, floorOf, modelCar, reachOnArc } from "core/trains";
 import { feet, inches, parseNumber } from "core/units";
+import type { JobState } from "~/data/jobs.server";
+import { askChecker, newAsk } from "~/job/framer";
 import { useJob } from "~/job/JobContext";
 import { useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
@@ -58,10 +62,58 @@ export function SpotList({ open, setOpen }: { open: string | undefined; setOpen:
         >
           Add what is there
         </button>
+        <OtherJob change={change} done={setOpen} />
       </section>
       <Cars own={spot.cars} change={change} />
     </>
   );
+}
+/** Another job's structures where they stand, as what is there: they keep clear of one another and of the trains. */
+function OtherJob({ change, done }: { change: Change; done: (id: string) => void }) {
+  const { id: own } = useJob();
+  const [names, setNames] = useState<Readonly<Record<string, string>>>({});
+  useEffect(() => {
+    let gone = false;
+    fetch("/drawer/names")
+      .then((r) => r.json() as Promise<{ names?: Record<string, string> }>)
+      .then((a) => !gone && setNames(a.names ?? {}))
+      .catch(() => undefined);
+    return () => {
+      gone = true;
+    };
+  }, []);
+  const others = Object.entries(names).filter(([x]) => x !== own).sort(([, a], [, b]) => (a < b ? -1 : 1)); // prettier-ignore
+  const bring = async (job: string): Promise<void> => {
+    try {
+      const t = await thingOfJob(job, newId("x"));
+      change(`${t.name} stands there`, (s) => void s.things.push(t));
+      done(t.id);
+    } catch (e) {
+      toast.error((e as Error).message);
+    }
+  };
+  if (others.length === 0) return null;
+  return (
+    <div className="mt-3">
+      <SelectField
+        label="Another job stands there"
+        value=""
+        options={[{ value: "", label: "Choose a job" }, ...others.map(([value, label]) => ({ value, label }))]}
+        keep={(job) => job !== "" && void bring(job)}
+        hint="As its own plan has it; move it here as it stands on the layout."
+      />
+    </div>
+  );
+}
+/** What stands on the plan of another job, as it is kept now. */
+async function thingOfJob(job: string, id: string): Promise<ThingDoc> {
+  const r = await fetch(`/jobs/${job}/state?since=-1`);
+  const said = (await r.json()) as JobState & { sentence?: string };
+  if (!r.ok) throw new Error(said.sentence ?? "The job could not be read.");
+  const { doc, events } = said.confirmed;
+  const t = await askChecker((w) => w.asThing(newAsk(doc, issuedMarks(events)), job, id));
+  if (!t) throw new Error(`Nothing of “${doc.name}” has a place on its own plan: put it there first.`);
+  return t;
 }
 function Head({
   name,
@@ -219,11 +271,31 @@ function Thing({ t, i, change }: { t: ThingDoc; i: number; change: Change }) {
       <div className="grid grid-cols-2 gap-2.5">
         {length("Its middle, across", t.x, -1e5, 1e5, (x) => set({ x }))}
         {length("Its middle, up", t.y, -1e5, 1e5, (y) => set({ y }))}
-        {length("Long", t.length, 0.1, 1e5, (x) => set({ length: x }))}
-        {length("Deep", t.depth, 0.1, 1e5, (x) => set({ depth: x }))}
-        {length("Begins over the spot", t.low, -1e4, 1e4, (x) => set({ low: x }))}
-        {length("Reaches to", t.high, -1e4, 1e4, (x) => set({ high: x }))}
+        {!t.parts && (
+          <>
+            {length("Long", t.length, 0.1, 1e5, (x) => set({ length: x }))}
+            {length("Deep", t.depth, 0.1, 1e5, (x) => set({ depth: x }))}
+            {length("Begins over the spot", t.low, -1e4, 1e4, (x) => set({ low: x }))}
+            {length("Reaches to", t.high, -1e4, 1e4, (x) => set({ high: x }))}
+          </>
+        )}
       </div>
+      {t.job && (
+        <p className="text-[15px] text-ink-2">
+          The structures of another job, as they were when it was taken.{" "}
+          <button
+            className="link min-h-6"
+            onClick={() =>
+              void thingOfJob(t.job!, t.id).then(
+                (now) => set({ parts: now.parts!, length: now.length, depth: now.depth, low: now.low, high: now.high }),
+                (e: unknown) => toast.error((e as Error).message),
+              )
+            }
+          >
+            Look again
+          </button>
+        </p>
+      )}
       {degrees("Turned, degrees", t.turn, (turn) => set({ turn }))}
       <button className="btn" onClick={() => change(`Remove ${t.name}`, (s) => void s.things.splice(i, 1))}>
         Remove it

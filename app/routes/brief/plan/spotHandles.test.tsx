@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import { fireEvent, screen, waitFor } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
-import { emptyJob, newStructure, type JobDoc, type SpotDoc, type TrackDoc } from "core/job";
+import { emptyJob, newStructure, writeJobFile, type JobDoc, type SpotDoc, type TrackDoc } from "core/job";
 import { centreLine } from "core/trains";
 import { feet } from "core/units";
+import { importJob } from "~/data/jobs.server";
 import { openJob, setUpScreens } from "~/screen.fixture";
 import { alongPiece } from "./SpotHandles";
 
@@ -63,6 +64,23 @@ describe("handles on the plan", () => {
       const right: TrackDoc = { ...bent, pieces: [bent.pieces[0]!, { kind: "right", length: far, radius: 500 }] };
       expect(alongPiece(right, 1, centreLine(right).at(120 + far).at)).toBeCloseTo(far, 6);
     }
+  });
+});
+
+describe("another job", () => {
+  it("stands on the spot as its own plan has it, is looked at again, and is told where it has placed nothing", async () => {
+    const keep = (d: JobDoc) => importJob(writeJobFile({ doc: d, issues: [], files: {} }));
+    await keep({ ...doc(), name: "Freight house" });
+    await keep({ ...emptyJob("Nothing placed"), structures: [newStructure("building", "s", "Shed", PLAIN)] });
+    const job = await open();
+    await job.user.selectOptions(await screen.findByLabelText("Another job stands there"), "Nothing placed");
+    await screen.findByText(/Nothing of “Nothing placed” has a place on its own plan/);
+    await job.user.selectOptions(screen.getByLabelText("Another job stands there"), "Freight house");
+    await screen.findByText(/The structures of another job, as they were when it was taken/);
+    const t = (await job.kept()).spot!.things.at(-1)!;
+    expect([t.name, t.parts!.length > 0, t.length]).toEqual(["Freight house", true, expect.closeTo(84, 0)]);
+    await job.user.click(screen.getByRole("button", { name: "Look again" }));
+    expect(screen.queryByRole("button", { name: "Size of Freight house" })).toBeNull();
   });
 });
 
