@@ -103,6 +103,47 @@ test("a spot over a photograph: a structure fitted, a clash found and cured", as
   await expect(page.getByText(/The longest car on Track 1 goes into/).first()).toBeVisible();
   await page.getByRole("button", { name: "Move it clear" }).first().click();
   await expect(page.getByText(/The longest car on Track 1 goes into/)).toHaveCount(0);
+  // the track is pulled longer by its end, and looked at in section
+  const end = page.getByRole("button", { name: "End of Track 1", exact: true });
+  const long = page.getByLabel(/^Long \(/);
+  const before = await long.inputValue();
+  const box = (await end.boundingBox())!;
+  await page.mouse.move(box.x + 16, box.y + 16);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 90, box.y + 16, { steps: 5 });
+  await page.mouse.up();
+  await expect(long).not.toHaveValue(before);
+  await page.getByRole("tab", { name: "In section" }).click();
+  await expect(page.getByText(/car floor, Track 1/)).toBeVisible();
+});
+
+test("a cottage stands on the photograph of its place, and is looked at by years", async ({ page }) => {
+  await page.goto("/");
+  await page.waitForLoadState("networkidle");
+  await page.getByLabel("Job file").setInputFiles("examples/agents-cottage.json");
+  await ready(page);
+  await stage(page, "Brief");
+  await page.getByRole("tab", { name: "Plan of the spot" }).click();
+  await page.getByRole("tab", { name: "On a photograph" }).click();
+  await expect(page.getByText(/^Taken from 210 mm over the spot/)).toBeVisible();
+  const painted = () => page.locator("canvas").evaluate((c: HTMLCanvasElement) => { const { data } = c.getContext("2d")!.getImageData(0, 0, c.width, c.height); let n = 0; for (let i = 3; i < data.length; i += 4) if (data[i]) n++; return n / (c.width * c.height); }); // prettier-ignore
+  await expect.poll(painted).toBeGreaterThan(0.02);
+  // the rectangle twice as long makes the house half as large
+  const before = await painted();
+  await page.getByLabel(/^Rectangle, along/).fill("260");
+  await page.getByLabel(/^Rectangle, along/).press("Tab");
+  await expect.poll(painted).toBeLessThan(before * 0.8);
+  await page.getByRole("tab", { name: "Years" }).click();
+  await page.getByLabel("What to give years to").fill("chimney");
+  await page
+    .getByRole("button", { name: /chimney/ })
+    .first()
+    .click();
+  await page.getByLabel("First year").fill("1921");
+  await page.getByLabel("First year").press("Tab");
+  await expect(page.getByText(/was there from 1921 on, too late for 1909/)).toBeVisible();
+  await page.getByRole("slider", { name: "Year that is shown" }).fill("1925");
+  await expect(page.getByRole("img", { name: "Cottage in 1925, from the front" })).toBeVisible();
 });
 
 test("an inside with lamps is furnished, mended and printed", async ({ page }) => {
@@ -124,9 +165,11 @@ test("an inside with lamps is furnished, mended and printed", async ({ page }) =
   await way.getByRole("button", { name: "Move it" }).first().click();
   await expect(way.getByText(/Stove reaches through a wall/)).toHaveCount(0);
   await page.getByRole("checkbox", { name: /in a box of card/ }).check();
+  const lamps = page.getByRole("region", { name: "Lamps" });
+  await lamps.getByRole("button", { name: "Hang a lamp" }).click();
+  await lamps.getByRole("button", { name: "Hang a lamp" }).click();
+  await expect(lamps.getByText(/^3 wires/)).toBeVisible();
   await stage(page, "Bench");
-  await page.getByRole("tab", { name: "Lights" }).click();
-  await page.getByRole("button", { name: "Add lamps" }).click();
   await page.getByRole("tab", { name: "Steps" }).click();
   const list = page.getByRole("navigation", { name: "Steps" });
   await expect(list.getByText(/The inside: 2 bodies/)).toBeVisible();
@@ -135,4 +178,6 @@ test("an inside with lamps is furnished, mended and printed", async ({ page }) =
   const words = await printed(page);
   expect(words).toMatch(/inside, plan and section/);
   expect(words).toMatch(/box that slides in/);
+  expect(words).toMatch(/Wires, in the order they are laid/);
+  expect(words).toMatch(/Supply to Lamp \d, cut \d+\.\d mm/);
 });

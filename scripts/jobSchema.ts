@@ -409,8 +409,15 @@ const schema = {
           ),
           under: object({ drawing: id, anchor: list(number()), of: oneOf("model", "prototype"), opacity: number() }),
           cut: object({ along: oneOf("depth", "length"), at: number() }),
+          photo: object({
+            drawing: id,
+            corners: list(list(number())),
+            length: number(),
+            depth: number(),
+            colours: object({ walls: word, roof: word, rest: word }),
+          }),
         },
-        ["under", "cut"],
+        ["under", "cut", "photo"],
       ),
       build: object(
         {

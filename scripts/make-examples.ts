@@ -15,6 +15,7 @@ import { emptyTrace, usualOrder, type Trace, type TracedParams } from "../core/s
 import { feet, inches } from "../core/units";
 import { planSheet } from "./planSheet";
 import { cottagePapers } from "./paperPictures";
+import { placePicture } from "./placePicture";
 import { agentsCottage, companyStore, silos } from "./sheetJobs";
 import { curvedSnowshed, depot, framedToolHouse, oreBin, sectionHouses } from "./buildingJobs";
 import { summitTrestle, howeJob } from "./wholeJobs";
@@ -395,6 +396,8 @@ write("depot", depot(), {});
 write("section-houses", sectionHouses(), {});
 write("company-store", companyStore(), {});
 const { papers, files: paperFiles } = await cottagePapers();
-write("agents-cottage", { ...agentsCottage(), papers }, paperFiles);
+const cottage = agentsCottage();
+const place = await placePicture(cottage.brief.spotLength, cottage.brief.spotDepth);
+write("agents-cottage", { ...cottage, papers, drawings: [place.drawing], spot: { ...cottage.spot!, photo: place.photo } }, { ...paperFiles, ...place.files }); // prettier-ignore
 write("silos", silos(), {});
 write("empty-job", { ...emptyJob("Empty job"), brief: { ...emptyJob("").brief, railroad } }, {});

@@ -16,6 +16,12 @@ const chosen = (doc: JobDoc): JobDoc => {
 };
 
 describe("the next step", () => {
+  it("is no calibration of a photograph that structures are stood on: its corners say what it needs", () => {
+    const doc = readJobFile(readFileSync("examples/agents-cottage.json", "utf8")).doc;
+    expect(step(doc).text).not.toMatch(/^Calibrate/);
+    const { photo: _, ...spot } = doc.spot!;
+    expect(step({ ...doc, spot })).toEqual({ stage: "drawings", text: "Calibrate Photograph of the place" });
+  });
   it("goes down the line, and nothing that is undone is skipped", () => {
     expect(step(emptyJob("E"))).toEqual({ stage: "framing", text: "Choose what to frame, or upload a drawing first" });
     expect(step(bent())).toEqual({ stage: "stock", text: "Choose the stock of 3 sections" });

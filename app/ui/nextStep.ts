@@ -21,7 +21,8 @@ export function nextStep(job: {
   const { doc, design, findings, issues, statuses } = job;
   if (doc.structures.length === 0 && doc.drawings.length === 0)
     return { stage: "framing", text: "Choose what to frame, or upload a drawing first" };
-  const bare = doc.drawings.find((d) => !scaleOfDrawing(d));
+  // a photograph of the place that structures are stood on has its own corners, and no one scale
+  const bare = doc.drawings.find((d) => !scaleOfDrawing(d) && d.id !== doc.spot?.photo?.drawing);
   if (bare) return { stage: "drawings", text: `Calibrate ${bare.name}` };
   if (doc.structures.length === 0) return { stage: "framing", text: "Frame a structure" };
   const faults = findings.filter((f) => f.level === "fault" && f.aside === undefined).length;

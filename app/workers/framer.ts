@@ -10,7 +10,7 @@ import { roomOf } from "core/inside/roomOf";
 import type { Room } from "core/inside/room";
 import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
-import { asThing, fitOnSpot, spotSection, type Fitted, type SpotSection } from "core/spot";
+import { asThing, fitOnSpot, onPhoto, spotSection, type Fitted, type PhotoOverlay, type SpotSection } from "core/spot";
 import { gone, offered, sticksOfEra, YEAR_VIEWS, type Offered, type YearView } from "core/years";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
@@ -103,6 +103,11 @@ export const framer = {
     const own = new Set((ask.doc.years ?? []).flatMap((e) => sticksOfEra(s, e)));
     const there = s.resolved.sticks.map((k) => k.id).filter((id) => !away.has(id));
     return stepPicture(d, { structure, sticks: there.filter((id) => own.has(id)), there: there.filter((id) => !own.has(id)), view: YEAR_VIEWS[at] }); // prettier-ignore
+  },
+  /** The structures on the photograph of their place. */
+  async onPhoto(ask: Ask, size: readonly [number, number], most: number): Promise<PhotoOverlay> {
+    const p = onPhoto(await designFor(ask), size, most);
+    return transfer(p, [p.rgba.buffer]);
   },
   /** The structures of another job as what stands on a spot. */
   asThing: async (ask: Ask, job: string, id: string): Promise<ThingDoc | undefined> =>

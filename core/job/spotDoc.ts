@@ -8,6 +8,7 @@ import {
   IsNumber,
   IsObject,
   IsOptional,
+  Matches,
   Max,
   Min,
   ValidateNested,
@@ -84,6 +85,20 @@ export class SpotCutDoc {
   @IsIn(["depth", "length"]) along!: "depth" | "length";
   @IsNumber(finite) @Min(-1e5) @Max(1e5) at!: number;
 }
+/** Colours of the papers that a structure is shown in on a photograph: "#c9a86a". */
+export class PaperColoursDoc {
+  @Matches(/^#[0-9a-f]{6}$/) walls!: string;
+  @Matches(/^#[0-9a-f]{6}$/) roof!: string;
+  @Matches(/^#[0-9a-f]{6}$/) rest!: string;
+}
+/** A photograph of the place: the corners on it, pixels, of a level rectangle round the spot's middle (front left, front right, back right, back left), and how long and deep that is, model mm. */
+export class SpotPhotoDoc {
+  @id() drawing!: string;
+  @IsArray() @ArrayMinSize(4) @ArrayMaxSize(4) corners!: [number, number][];
+  @IsNumber(finite) @Min(1) @Max(1e5) length!: number;
+  @IsNumber(finite) @Min(1) @Max(1e5) depth!: number;
+  @IsObject() @ValidateNested() @Type(() => PaperColoursDoc) colours!: PaperColoursDoc;
+}
 /** The spot beyond its size: tracks with the cars on them, and what is there or has to be kept free. */
 export class SpotDoc {
   @many(60) @Type(() => TrackDoc) tracks!: TrackDoc[];
@@ -92,6 +107,7 @@ export class SpotDoc {
   @many(60) @Type(() => CarDoc) cars!: CarDoc[];
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SpotUnderDoc) under?: SpotUnderDoc;
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SpotCutDoc) cut?: SpotCutDoc;
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => SpotPhotoDoc) photo?: SpotPhotoDoc;
 }
 export const emptySpot = (): SpotDoc => ({ tracks: [], things: [], cars: [] });
 export const spotOf = (doc: { readonly spot?: SpotDoc }): SpotDoc => doc.spot ?? emptySpot();

@@ -8,3 +8,4 @@ export * from "./homography";
 export * from "./lens";
 export * from "./straighten";
 export * from "./trust";
+export * from "./camera";

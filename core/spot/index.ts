@@ -8,3 +8,5 @@ export * from "./fit";
 export * from "./section";
 export * from "./levels";
 export * from "./neighbour";
+export * from "./onPhoto";
+export * from "./papers";

@@ -14,6 +14,7 @@ import { PlaceHandles } from "./PlaceHandles";
 import { PlaceList } from "./PlaceList";
 import { SpotHandles } from "./SpotHandles";
 import { SpotList } from "./SpotList";
+import { PhotoBoard, PhotoFields, useSpotPhoto } from "./SpotPhoto";
 import { CutFields, SectionBoard } from "./SpotSection";
 import { cornersOf, SpotPictureFields, SpotPictureLayer, useSpotPicture } from "./SpotPicture";
 import { TrackDrawing } from "./TrackDrawing";
@@ -25,7 +26,7 @@ const PADDING = [60, 70, 60, 90] as const;
 /** Clear distances longer than this are not drawn, model mm. */
 const FAR = 400;
 
-const LOOKS = { plan: "From above", section: "In section" } as const;
+const LOOKS = { plan: "From above", section: "In section", photo: "On a photograph" } as const;
 
 /** The spot from above with the structures of the job as they stand on it. */
 export default function SitePlan() {
@@ -37,6 +38,7 @@ export default function SitePlan() {
   const { placed, edges } = places;
   const [pickedId, pick] = useState<string>();
   const [look, setLook] = useState<keyof typeof LOOKS>("plan");
+  const photo = useSpotPhoto(look === "photo");
   const picked = placed.find((p) => p.id === pickedId);
   const { spotLength, spotDepth } = doc.brief;
   const onSpot = edges.length > 0;
@@ -71,6 +73,8 @@ export default function SitePlan() {
         <div className="relative mt-2 flex min-h-0 flex-1 border-t border-hair">
           {look === "section" ? (
             <SectionBoard />
+          ) : look === "photo" ? (
+            <PhotoBoard p={photo} />
           ) : (
             <Board
               label="Plan of the spot"
@@ -188,6 +192,7 @@ export default function SitePlan() {
       </div>
       <SidePanel label="Places">
         {look === "section" && <CutFields />}
+        {look === "photo" && <PhotoFields p={photo} />}
         <section>
           <h2 className="label">On the plan</h2>
           <p className="mb-2 text-[15px] text-ink-2">

@@ -19,7 +19,7 @@ const by = (n: number, step: number, free: boolean): number =>
 const tidy = (n: number): number => Math.round(n * 100) / 100 + 0;
 
 /** A round handle on the plan; arrow keys pull it by 1 mm, with Shift by 10 mm. */
-function Handle({
+export function Handle({
   view,
   label,
   at,
