@@ -10,6 +10,8 @@ import { Figure, useUnits } from "~/job/units";
 const PADDING = [60, 50, 60, 80] as const;
 /** Thickness of a wall as it is drawn, model mm, and how far a body goes in one step when it is dragged, prototype mm. */
 const [WALL, INCH] = [1.6, 25.4];
+/** How far under a lamp its name stands, pixels. */
+const LAMP_NAME = 20;
 /** Pixels that a press may move and still be a press. */
 const STILL = 3;
 
@@ -113,7 +115,10 @@ function Plan({ v, room, things, lamps, wires, ratio, picked, wrong, pick, setDr
   const hold = useDrag({ v, ratio, pick, setDrag, move });
   const path = (ring: readonly (readonly [number, number])[]): string =>
     `M${ring.map(([x, y]) => `${v.X(x)} ${v.Y(y)}`).join("L")}Z`;
-  const named = clearNames([...things].sort((a, b) => b.length * b.depth - a.length * a.depth).map((f) => ({ id: f.id, x: v.X(f.x / ratio), y: v.Y(f.y / ratio), words: f.name, first: f.id === picked }))); // prettier-ignore
+  const named = clearNames([
+    ...[...things].sort((a, b) => b.length * b.depth - a.length * a.depth).map((f) => ({ id: f.id, x: v.X(f.x / ratio), y: v.Y(f.y / ratio), words: f.name, first: f.id === picked })),
+    ...lamps.map((l) => ({ id: l.id, x: v.X(l.x / ratio), y: v.Y(l.y / ratio) + LAMP_NAME, words: l.name, first: l.id === picked })),
+  ]); // prettier-ignore
   return (
     <>
       <path
@@ -172,7 +177,11 @@ function Plan({ v, room, things, lamps, wires, ratio, picked, wrong, pick, setDr
       {wires.map((w, i) => (
         <polyline
           key={i}
-          points={w.points.map((p) => `${v.X(p[0])},${v.Y(p[1])}`).join(" ")}
+          // from above a wire that goes up or down is a point
+          points={w.points
+            .map((p) => `${v.X(p[0]).toFixed(1)},${v.Y(p[1]).toFixed(1)}`)
+            .filter((p, k, all) => p !== all[k - 1])
+            .join(" ")}
           fill="none"
           stroke="var(--vermilion)"
           strokeWidth={1.2}
@@ -182,7 +191,12 @@ function Plan({ v, room, things, lamps, wires, ratio, picked, wrong, pick, setDr
       ))}
       {lamps.map((l) => (
         <g key={l.id} data-stick={l.id} style={{ cursor: "move", touchAction: "none" }} {...hold(l)}>
-          <Lamp x={v.X(l.x / ratio)} y={v.Y(l.y / ratio)} name={l.name} picked={l.id === picked} />
+          <Lamp
+            x={v.X(l.x / ratio)}
+            y={v.Y(l.y / ratio)}
+            name={named.has(l.id) ? l.name : ""}
+            picked={l.id === picked}
+          />
         </g>
       ))}
     </>
@@ -270,7 +284,7 @@ const Lamp = ({ x, y, name, picked }: { x: number; y: number; name: string; pick
       <circle cx={x} cy={y} r={9} fill="var(--film)" />
       <path d={`M${x - 6} ${y - 6}L${x + 6} ${y + 6}M${x - 6} ${y + 6}L${x + 6} ${y - 6}`} />
     </g>
-    <Name x={x} y={y + 20} words={name} />
+    <Name x={x} y={y + LAMP_NAME} words={name} />
   </>
 );
 const Name = ({ x, y, words }: { x: number; y: number; words: string }) => (
