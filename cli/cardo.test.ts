@@ -194,7 +194,7 @@ describe("the command line", () => {
       ["jig", "length", "--out", "x", "--set", "length=0"],
       /^cardo: Length of the piece: read 0; it may be from 1 to 600 mm\.$/,
     ],
-    [["fit", JOB], /^cardo: .* has no framed building; only those are fitted by bays\.$/],
+    [["fit", JOB], /^cardo: .* has nothing that is fitted by whole parts; a single bent is not\.$/],
   ])("refuses %j in one line, status 2", (args, words) => {
     const r = cardo(...args);
     expect([r.status, r.out]).toEqual([2, ""]);

@@ -170,26 +170,27 @@ program
 
 program
   .command("fit <job>")
-  .description("its buildings fitted into the spot of its brief, or one given: what is given up, and their parameters")
+  .description("its structures fitted into the spot of its brief, or one given: what is given up, and their parameters")
   .option("--length <mm>", "length of the spot, model mm")
   .option("--depth <mm>", "depth of the spot, model mm")
   .action(async (job: string, o: { length?: string; depth?: string }) => {
     const { design } = await readDesign(job);
-    const { compressBuilding } = await import("../core/structures");
+    const [{ compressBuilding }, { compress }] = await Promise.all([import("../core/structures"), import("../core/spot")]); // prettier-ignore
     const side = (text: string | undefined, own: number, name: string): number =>
       (text === undefined ? own : positive(text, name)) * design.scale.ratio;
     const spot = {
       length: side(o.length, design.doc.brief.spotLength, "--length"),
       depth: side(o.depth, design.doc.brief.spotDepth, "--depth"),
     };
-    const buildings = design.structures.filter((s) => s.kind.offers?.includes("fit"));
-    if (buildings.length === 0) throw new BadInput(`${job} has no framed building; only those are fitted by bays.`);
+    const fitted = design.structures.filter((s) => s.kind.offers?.includes("fit") || s.kind.shrinks);
+    if (fitted.length === 0)
+      throw new BadInput(`${job} has nothing that is fitted by whole parts; a single bent is not.`);
     if (spot.length <= 0 && spot.depth <= 0)
       throw new BadInput("The brief measures no spot; give --length or --depth in model mm.");
     print({
-      fitted: buildings.map((s) => ({
+      fitted: fitted.map((s) => ({
         structure: s.structure.name,
-        ...compressBuilding(s.variant.params as never, spot),
+        ...(s.kind.shrinks ? compress(s, { length: spot.length / design.scale.ratio, depth: spot.depth / design.scale.ratio }) : compressBuilding(s.variant.params as never, spot)), // prettier-ignore
       })),
     });
   });

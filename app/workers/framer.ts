@@ -10,7 +10,17 @@ import { roomOf } from "core/inside/roomOf";
 import type { Room } from "core/inside/room";
 import { toCutOf, type ToCut } from "core/jigs/together";
 import { framerOf, loadKinds } from "core/structures";
-import { asThing, fitOnSpot, onPhoto, spotSection, type Fitted, type PhotoOverlay, type SpotSection } from "core/spot";
+import {
+  asThing,
+  compress,
+  fitOnSpot,
+  onPhoto,
+  spotSection,
+  type Fitted,
+  type PhotoOverlay,
+  type Smaller,
+  type SpotSection,
+} from "core/spot";
 import { gone, offered, sticksOfEra, YEAR_VIEWS, type Offered, type YearView } from "core/years";
 import { planFacts, type PlanFacts } from "core/site";
 import { reportOf, type Report } from "~/job/report";
@@ -112,6 +122,15 @@ export const framer = {
   /** The structures of another job as what stands on a spot. */
   asThing: async (ask: Ask, job: string, id: string): Promise<ThingDoc | undefined> =>
     asThing(await designFor(ask), job, id),
+  /** A structure made to fit its spot by whole parts; undefined where its kind is not. */
+  async compress(ask: Ask, structure: string): Promise<Smaller | undefined> {
+    const d = await designFor(ask);
+    const { spotLength, spotDepth } = d.doc.brief;
+    return compress(
+      d.structures.find((s) => s.structure.id === structure)!,
+      { length: spotLength, depth: spotDepth },
+    );
+  },
   /** Where a structure goes on its spot, or why nowhere. */
   fit: async (ask: Ask, structure: string): Promise<Fitted> => fitOnSpot(await designFor(ask), structure),
   /** How the structures look from above. */

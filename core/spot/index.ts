@@ -10,3 +10,4 @@ export * from "./levels";
 export * from "./neighbour";
 export * from "./onPhoto";
 export * from "./papers";
+export * from "./compress";

@@ -111,6 +111,12 @@ export interface Build {
 }
 /** A table of forces; the ground drawn on its side; a copy fitted into a spot; members traced on a drawing in place of parameters; a count of what is left out because nobody sees it. */
 export type Offer = "forces" | "fit" | "trace" | "unseen";
+/** How a structure is made smaller by whole parts: what such a part is called, and the values with so many fewer of them, undefined where that is too many. */
+export interface Shrink {
+  /** "bay", "panel", "board". */
+  readonly part: string;
+  less(p: Params, n: number): Params | undefined;
+}
 /** A kind of structure: all that the rest of Cardo asks of one. Parameters are prototype mm, frames model mm. */
 export interface StructureKind {
   readonly id: string;
@@ -121,6 +127,8 @@ export interface StructureKind {
   readonly headline: readonly { readonly dimension: string; readonly words: string }[];
   /** What the screen offers beside its parameters. */
   readonly offers?: readonly Offer[];
+  /** How it is fitted into a spot along its length and from front to back, by whole parts; lumber keeps its sizes. */
+  readonly shrinks?: { readonly length?: Shrink; readonly depth?: Shrink };
   /** Where its bents stand and the ground under them, of a kind that follows a ground. */
   readonly ground?: (p: Params, ctx: Context) => TrestleLayout;
   /** What stiffens its small butt joints once it stands; without it ends too small for glue are not told. */

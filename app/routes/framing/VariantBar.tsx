@@ -5,6 +5,7 @@ import type { StructureDoc } from "core/job";
 import { kindOf, type BuildingValues } from "core/structures";
 import { lazy, Suspense, useState } from "react";
 import { toast } from "sonner";
+import { askChecker } from "~/job/framer";
 import { useJob } from "~/job/JobContext";
 import { Modal } from "~/ui/Modal";
 
@@ -43,18 +44,26 @@ export function VariantBar({
       });
       x.chosen = id;
     });
+  const smaller = async (): Promise<{ readonly given: readonly string[]; readonly values: object } | undefined> => {
+    const { spotLength, spotDepth, scale } = job.doc.brief;
+    try {
+      if (!kindOf(s.kind).offers?.includes("fit")) return await askChecker((w) => w.compress(job.ask, s.id));
+      const { compressBuilding } = await import("core/structures/building/compress");
+      return compressBuilding(v.params as unknown as BuildingValues, { length: spotLength * scale.ratio, depth: spotDepth * scale.ratio }); // prettier-ignore
+    } catch (e) {
+      toast.error(`It could not be fitted: ${(e as Error).message}`);
+      return undefined;
+    }
+  };
   // a copy made to fit the measured spot, beside the one it was made from
   const fit = async (): Promise<void> => {
-    const { spotLength, spotDepth, scale } = job.doc.brief;
+    const { spotLength, spotDepth } = job.doc.brief;
     if (spotLength <= 0 && spotDepth <= 0) {
       toast.error("The spot is not measured: write its length and depth on the Brief first.");
       return;
     }
-    const { compressBuilding } = await import("core/structures/building/compress");
-    const made = compressBuilding(v.params as unknown as BuildingValues, {
-      length: spotLength * scale.ratio,
-      depth: spotDepth * scale.ratio,
-    });
+    const made = await smaller();
+    if (!made) return;
     if (made.given.length === 0) {
       toast.success("It fits the spot as it is.");
       return;
@@ -107,7 +116,7 @@ export function VariantBar({
               Copy as a variant
             </button>
           </MenuItem>
-          {kindOf(s.kind).offers?.includes("fit") && (
+          {(kindOf(s.kind).offers?.includes("fit") || kindOf(s.kind).shrinks) && (
             <MenuItem>
               <button className={item} onClick={() => void fit()}>
                 Fit a copy into the spot

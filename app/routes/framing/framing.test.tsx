@@ -171,3 +171,19 @@ describe("values that cannot be framed", () => {
     await waitFor(() => expect(screen.queryByRole("heading", { name: "It cannot be framed like this" })).toBeNull());
   });
 });
+
+describe("a copy fitted into the spot", () => {
+  it("of a truss takes panels out and stands beside the one it was made from, with what was given up", async () => {
+    const doc = bare(example("howe-truss"));
+    const job = await openJob({ ...doc, brief: { ...doc.brief, spotLength: 240, spotDepth: 0 } }, "framing");
+    const menu = () => screen.findByRole("button", { name: /^Bridge over the Notch river/ });
+    await job.user.click(await menu());
+    await job.user.click(await screen.findByRole("menuitem", { name: "Fit a copy into the spot" }));
+    await screen.findByText(/variants at one scale/);
+    const s = (await job.kept()).structures[0]!;
+    const made = s.variants.find((v) => v.name === "Fitted to the spot")!;
+    expect(made.params.panels).toBe(4);
+    expect(made.reason).toMatch(/^Given up: 2 panels: 325\.5 mm long became 220\.5 mm/);
+    expect(s.chosen).toBe(made.id);
+  });
+});

@@ -54,6 +54,22 @@ export const canopy: StructureKind = {
     return { ...(v.columns.at(-1) ?? { width: feet(1), deep: inches(6) }), at };
   },
   remarks: (p, ctx) => canopyRemarks(p as CanopyValues, ctx),
+  shrinks: {
+    length: {
+      part: "foot of its length",
+      less: (p, n) => {
+        const length = (p.length as number) - n * feet(1);
+        return length >= canopySpec.length.min ? { ...p, length } : undefined;
+      },
+    },
+    depth: {
+      part: "half foot of its depth",
+      less: (p, n) => {
+        const depth = (p.depth as number) - n * feet(0.5);
+        return depth >= canopySpec.depth.min ? { ...p, depth } : undefined;
+      },
+    },
+  },
   about: ({ id }) => {
     const [, part] = id.split("/");
     return part === "board" ? ["Board", "Lights", "Columns"] : /^(front|left|right)/.test(part ?? "") ? ["Edges"] : ["Frames"]; // prettier-ignore

@@ -67,6 +67,23 @@ export const platform: StructureKind = {
   },
   remarks: (p, ctx) => platformRemarks(p as PlatformValues, ctx),
   newRow: (p, path) => newOpening(p as PlatformValues, path),
+  shrinks: {
+    length: {
+      part: "bay",
+      less: (p, n) => {
+        const v = p as PlatformValues;
+        const bents = v.bents - n;
+        return bents >= 2 ? { ...p, bents, length: (v.length * (bents - 1)) / (v.bents - 1) } : undefined;
+      },
+    },
+    depth: {
+      part: "foot of its width",
+      less: (p, n) => {
+        const depth = (p.depth as number) - n * feet(1);
+        return depth >= platformSpec.depth.min ? { ...p, depth } : undefined;
+      },
+    },
+  },
   about: ({ id, role }) => {
     const stair = /stair(\d+)(\/|$)/.exec(id);
     if (stair) return [`stairs.${Number(stair[1]) - 1}`];

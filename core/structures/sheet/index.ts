@@ -1,7 +1,7 @@
 import { negate, type Vec3 } from "../../geometry";
 import { textureOf, type TextureId } from "../../lumber";
 import { feet, inches } from "../../units";
-import type { Build, OuterWall, Params, StructureKind } from "../kind";
+import type { Build, OuterWall, Params, Shrink, StructureKind } from "../kind";
 import { defaultsOf } from "../spec";
 import { sheetDimensions } from "./dimensions";
 import { sheetFrame } from "./frame";
@@ -14,6 +14,16 @@ import { SheetParams, sheetSpec, type SheetValues } from "./parameters";
 const WORDS = { front: "front wall", right: "right end", back: "back wall", left: "left end" } as const;
 const ROOFS: Readonly<Record<string, string>> = { gable: "gable roof", shed: "shed roof", flat: "flat roof", none: "roof left off" }; // prettier-ignore
 const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
+
+/** A wall made shorter by whole lines of its face that stand upright, or by feet where they lie. */
+const wallShrink = (side: "length" | "width"): Shrink => ({
+  part: "line of its face",
+  less: (p, n) => {
+    const v = p as SheetValues;
+    const long = v[side] - n * v.facePitch;
+    return long >= sheetSpec[side].min ? { ...p, [side]: long } : undefined;
+  },
+});
 
 /** A building whose walls are stacks of sheet: textured or plain, with or without a core, and a roof of sheet. */
 export const sheetBuilding: StructureKind = {
@@ -85,6 +95,7 @@ export const sheetBuilding: StructureKind = {
     });
   },
   newRow: (p, path) => newOpening(p as SheetValues, path),
+  shrinks: { length: wallShrink("length"), depth: wallShrink("width") },
   about: ({ id }) => {
     const [, place] = id.split("/");
     const opening = /^opening(\d+)$/.exec(place ?? "");

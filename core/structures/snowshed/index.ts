@@ -224,6 +224,15 @@ export const snowshed: StructureKind = {
     };
     return [frame, plan, bay(1), bay(-1)];
   },
+  shrinks: {
+    length: {
+      part: "bay",
+      less: (p, n) => {
+        const bays = (p.bays as number) - n;
+        return bays >= 1 ? { ...p, bays } : undefined;
+      },
+    },
+  },
   about: ({ role }) =>
     /plank|purlin|girt|rafter|king/.test(role) ? ["Walls and roof", "Frames"] : ["Frames", "Track"],
   remarks: (p) => remarks(p as SnowshedValues),

@@ -28,6 +28,16 @@ export const truss: StructureKind = {
   home: "side",
   initial: () => ({ ...defaultsOf(trussSpec) }),
   starts: TRUSS_STARTS,
+  shrinks: {
+    length: {
+      part: "panel",
+      less: (p, n) => {
+        const v = p as TrussValues;
+        const panels = v.panels - n;
+        return panels >= 2 ? { ...p, panels, span: (v.span * panels) / v.panels } : undefined;
+      },
+    },
+  },
   check: (p, context) => trussCheck(p as TrussValues, context),
   shown: (p, path) => trussShown(p as TrussValues, path),
   frame: (p, ctx) => trussFrame(p as TrussValues, ctx),

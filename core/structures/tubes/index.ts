@@ -44,6 +44,15 @@ export const tubes: StructureKind = {
     return out;
   },
   remarks: (p, ctx) => tubesRemarks(p as TubesValues, ctx),
+  shrinks: {
+    length: {
+      part: "tube",
+      less: (p, n) => {
+        const tubes = (p.tubes as number) - n;
+        return tubes >= 1 ? { ...p, tubes } : undefined;
+      },
+    },
+  },
   about: ({ role, id }) =>
     id.includes("/headhouse/") ? ["Headhouse"] : role === "deck" ? ["Deck"] : role === "infill panel" ? ["Between them"] : role === "tube" ? ["Tubes"] : ["Round them"], // prettier-ignore
   newRow: (p, path) => {

@@ -19,6 +19,16 @@ export const wholeTrestle: StructureKind = {
   name: "Whole trestle",
   purpose: "All of it along its track: bents to the ground, bracing, stringers, ties and deck.",
   headline: [{ dimension: "height", words: "high at the tallest bent" }],
+  shrinks: {
+    length: {
+      part: "bay",
+      less: (p, n) => {
+        const v = p as TrestleValues;
+        const length = v.length - n * v.spacing;
+        return length >= v.spacing ? { ...p, length } : undefined;
+      },
+    },
+  },
   ground: (p, ctx) => trestleLayout(p as TrestleValues, ctx),
   version: 4,
   spec: trestleSpec,
