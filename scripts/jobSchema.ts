@@ -302,7 +302,14 @@ const schema = {
             along: oneOf("across", "up"),
             units: number(),
             unit: number(),
-            cover: object({ length: number(), height: number() }),
+            cover: object(
+              {
+                length: number(),
+                height: number(),
+                holes: list(object({ x: number(), y: number(), wide: number(), high: number() })),
+              },
+              ["holes"],
+            ),
             count: number(),
             bleed: number(),
           },

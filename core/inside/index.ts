@@ -3,6 +3,7 @@
  * is in each other's way, what is seen of it from where one stands, its plan and section, and a box that slides in. The
  * room in model mm from its left front corner inside, x to the right, y to the back, z from the floor; bodies in prototype mm.
  */
+export * from "./covers";
 export * from "./drawings";
 export * from "./fittings";
 export * from "./judged";

@@ -8,7 +8,17 @@ import { designOf, emptyJob, newStructure, type FittingDoc } from "../job";
 import { feet, inches } from "../units";
 import { boxCard } from "../jigs/insideSheets";
 import { cardParts } from "../jigs/cardNet";
-import { FITTING, fittingOutline, insideDrawing, insideNotes, roomOf, ROOM_SIDES, seenFittings, type Room } from ".";
+import {
+  coversOf,
+  FITTING,
+  fittingOutline,
+  insideDrawing,
+  insideNotes,
+  roomOf,
+  ROOM_SIDES,
+  seenFittings,
+  type Room,
+} from ".";
 
 const RATIO = 87.1;
 /** A room of 20 × 12 ft, 9 ft high: a door of 3 × 7 ft in the middle of the front, a window of 4 × 4 at 3 ft in the back. */
@@ -173,5 +183,22 @@ describe("the inside on paper", () => {
     // four tabs round the floor
     expect(parts[1]!.card).toHaveLength(5);
     expect(ROOM_SIDES).toHaveLength(4);
+  });
+});
+
+describe("what papers cover in a room", () => {
+  it("is its floor and its walls as they are seen from inside, with their doors and windows: by hand", () => {
+    const r: Room = { ...room, openings: { ...room.openings, front: [{ door: true, from: mm(2), to: mm(5), sill: 0, head: mm(7) }], right: [{ door: false, from: mm(1), to: mm(3), sill: mm(3), head: mm(20) }], left: [{ door: false, from: mm(1), to: mm(3), sill: mm(3), head: mm(6) }] } }; // prettier-ignore
+    const of = (name: RegExp) => coversOf(r, RATIO).find((c) => name.test(c.name))!.cover;
+    expect(of(/floor/)).toEqual({ length: expect.closeTo(feet(20), 0), height: expect.closeTo(feet(12), 0) });
+    // the door begins 2 ft from the left as one stands before the house; from inside it ends 2 ft from the right
+    expect(of(/front/).holes![0]!.x).toBeCloseTo(feet(15), 0);
+    // the back's window of 4 ft begins at 8 ft either way
+    expect(of(/back/).holes![0]!.x).toBeCloseTo(feet(8), 0);
+    // the right wall has the front at the right hand, the left wall at the left
+    expect(of(/right/).holes![0]!.x).toBeCloseTo(feet(9), 0);
+    expect(of(/left wall/).holes![0]!.x).toBeCloseTo(feet(1), 0);
+    // what reaches over the wall is cut at its top
+    expect(of(/right/).holes![0]!.high).toBeCloseTo(feet(6), 0);
   });
 });

@@ -1,17 +1,25 @@
 import "../reflected";
 import { Type } from "class-transformer";
 import { IsIn, IsInt, IsNumber, IsObject, IsOptional, Max, Min, ValidateNested } from "class-validator";
-import { finite, id, text } from "../structures/fields";
+import { finite, id, many, text } from "../structures/fields";
 import { PictureDoc } from "./pictureDoc";
 
 /** What a printed paper shows: it decides how large what it shows may be. */
 export const MOTIFS = ["sign", "bricks", "boards", "tiles", "shingles", "wallpaper", "curtain", "other"] as const;
 export type Motif = (typeof MOTIFS)[number];
 
+/** A door or window to be cut out of a paper, prototype mm from its lower left corner as it is seen. */
+export class PaperHoleDoc {
+  @IsNumber(finite) @Min(-1e6) @Max(1e6) x!: number;
+  @IsNumber(finite) @Min(-1e6) @Max(1e6) y!: number;
+  @IsNumber(finite) @Min(1) @Max(1e6) wide!: number;
+  @IsNumber(finite) @Min(1) @Max(1e6) high!: number;
+}
 /** What a picture that is repeated covers, prototype mm. */
 export class CoverDoc {
   @IsNumber(finite) @Min(1) @Max(1e6) length!: number;
   @IsNumber(finite) @Min(1) @Max(1e6) height!: number;
+  @IsOptional() @many(200) @Type(() => PaperHoleDoc) holes?: PaperHoleDoc[];
 }
 /**
  * A sign, a floor, a wallpaper to be printed at its true size: the whole picture shows so many of a thing across it or up

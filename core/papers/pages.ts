@@ -1,4 +1,4 @@
-import { checkBar, fittedText, line, PAPERS, type Drawing, type Entity, type Page, type PagePlan, type PaperId, type PictureBytes } from "../drawing"; // prettier-ignore
+import { checkBar, fittedText, line, outline, PAPERS, rectangle, type Drawing, type Entity, type Page, type PagePlan, type PaperId, type PictureBytes } from "../drawing"; // prettier-ignore
 import type { Vec2 } from "../geometry";
 import { nestings, type NestResult } from "../nesting";
 import type { PaperDoc } from "../job";
@@ -52,6 +52,11 @@ function printed(p: Part, at: Vec2, ratio: number, picture: PictureBytes): Entit
       out.push({ kind: "image", at: corner, wide: one.wide, high: one.high, picture, clip });
     }
   const [x0, x1, y0, y1] = [at[0], at[0] + p.wide, at[1], at[1] + p.high];
+  // what of the doors and windows is on this part, to be cut out
+  for (const h of cover?.holes ?? []) {
+    const [a, b] = ([0, 1] as const).map((k) => { const low = (k === 0 ? h.x : h.y) / ratio - p.from[k]; return [Math.max(0, low), Math.min(k === 0 ? p.wide : p.high, low + (k === 0 ? h.wide : h.high) / ratio)] as const; }) as [readonly [number, number], readonly [number, number]]; // prettier-ignore
+    if (a[1] > a[0] && b[1] > b[0]) out.push(outline(rectangle(x0 + a[0], y0 + b[0], a[1] - a[0], b[1] - b[0]), "hidden")); // prettier-ignore
+  }
   const [near, far] = [by + 0.5, by + 3.5];
   for (const x of [x0, x1]) for (const s of [-1, 1]) out.push(line([x, s < 0 ? y0 - near : y1 + near], [x, s < 0 ? y0 - far : y1 + far], "thin")); // prettier-ignore
   for (const y of [y0, y1]) for (const s of [-1, 1]) out.push(line([s < 0 ? x0 - near : x1 + near, y], [s < 0 ? x0 - far : x1 + far, y], "thin")); // prettier-ignore

@@ -139,3 +139,25 @@ describe("papers on pages", () => {
     expect(pageSvg(plan, page).match(/<svg x=/g)!.length).toBe(images(plan).length);
   }, 60_000); // prettier-ignore
 });
+
+describe("doors and windows in a wallpaper", () => {
+  const holes = (p: PagePlan) => p.drawing.layers[0]!.entities.flatMap((e) => (e.kind === "path" && e.line === "hidden" ? [e.points] : [])); // prettier-ignore
+  it("are drawn where they are, to be cut out, as large as they are", () => {
+    const one = pages([floor({ cover: { length: feet(20), height: feet(9), holes: [{ x: feet(4), y: feet(3), wide: feet(3), high: feet(4) }] } })]); // prettier-ignore
+    const [ring] = holes(one);
+    expect(holes(one)).toHaveLength(1);
+    const [clip] = clips(one);
+    const at = [clip!.at[0] + 2, clip!.at[1] + 2] as const;
+    expect(ring![0]![0] - at[0]).toBeCloseTo(feet(4) / HO, 6);
+    expect(ring![0]![1] - at[1]).toBeCloseTo(feet(3) / HO, 6);
+    expect(ring![2]![0] - ring![0]![0]).toBeCloseTo(feet(3) / HO, 6);
+    expect(ring![2]![1] - ring![0]![1]).toBeCloseTo(feet(4) / HO, 6);
+  });
+  it("that lie over a seam are parted with the print: their areas add up", () => {
+    const wide = pages([floor({ cover: { length: feet(120), height: feet(12), holes: [{ x: feet(2), y: 0, wide: feet(116), high: feet(7) }] } })]); // prettier-ignore
+    const rings = holes(wide);
+    expect(rings.length).toBeGreaterThan(1);
+    const area = rings.reduce((n, r) => n + (r[2]![0] - r[0]![0]) * (r[2]![1] - r[0]![1]), 0);
+    expect(area).toBeCloseTo((feet(116) / HO) * (feet(7) / HO), 4);
+  });
+});

@@ -1,10 +1,11 @@
 import { useCallback, useMemo, useRef, useState, type ReactNode } from "react";
 import { toast } from "sonner";
 import { pageSvg, type PictureBytes } from "core/drawing";
-import { MOTIFS, type Motif, type PaperDoc } from "core/job";
+import { MOTIFS, type Motif, type CoverDoc, type PaperDoc } from "core/job";
 import { cutSize, MOTIF, paperPages, paperRemarks, pictureSize, type PaperRemark } from "core/papers";
 import { inches, parseNumber, scaleLabel, tellIn } from "core/units";
 import { parseSheetName } from "core/lumber";
+import { coversOf, type RoomCover } from "core/inside/covers";
 import type { Room } from "core/inside/room";
 import { askLooker } from "~/job/framer";
 import { useAnswer } from "~/job/useAnswer";
@@ -37,7 +38,7 @@ export function Papers({ tabs }: { tabs: ReactNode }) {
   const remarks = useMemo(() => paperRemarks(papers, scale.ratio, wallsOf([...design.sheets.keys()])), [papers, scale.ratio, design.sheets]); // prettier-ignore
   const { ask } = job;
   const rooms = useAnswer<readonly Room[]>(useCallback(() => askLooker((w) => w.rooms(ask)), [ask]));
-  const places = useMemo(() => (rooms.answer ?? []).flatMap((r) => placesIn(r, scale.ratio)), [rooms.answer, scale.ratio]); // prettier-ignore
+  const places = useMemo(() => (rooms.answer ?? []).flatMap((r) => coversOf(r, scale.ratio)), [rooms.answer, scale.ratio]); // prettier-ignore
   const at = Math.max(0, Math.min(page, plan.pages.length - 1));
   const shown = plan.pages[at];
   const svg = useMemo(() => (shown ? pageSvg(plan, shown) : ""), [plan, shown]);
@@ -149,16 +150,9 @@ function wallsOf(names: readonly string[]): Partial<Record<Motif, number>> {
   return brick ? { bricks: brick.pitch } : {};
 }
 
-/** The floor and the walls of a room, prototype mm. */
-function placesIn(r: Room, ratio: number): readonly Cover[] {
-  const of = (what: string, wide: number, high: number): Cover => ({ name: `${r.name}: ${what}`, length: wide * ratio, height: high * ratio }); // prettier-ignore
-  return [of("floor", r.wide, r.deep), of("front or back wall", r.wide, r.high), of("side wall", r.deep, r.high)];
-}
-interface Cover {
-  readonly name: string;
-  readonly length: number;
-  readonly height: number;
-}
+/** Covers of one size with the same doors and windows. */
+const alike = (a: CoverDoc, b: CoverDoc): boolean =>
+  Math.abs(a.length - b.length) < 1 && Math.abs(a.height - b.height) < 1 && JSON.stringify(a.holes ?? []) === JSON.stringify(b.holes ?? []); // prettier-ignore
 
 function OnePaper({
   p,
@@ -168,7 +162,7 @@ function OnePaper({
 }: {
   p: PaperDoc;
   i: number;
-  places: readonly Cover[];
+  places: readonly RoomCover[];
   remarks: readonly PaperRemark[];
 }) {
   const { doc, design, edit } = useJob();
@@ -256,11 +250,11 @@ function OnePaper({
       {p.cover && places.length > 0 && (
         <SelectField
           label="As large as"
-          value={String(places.findIndex((x) => Math.abs(x.length - p.cover!.length) < 1 && Math.abs(x.height - p.cover!.height) < 1))} // prettier-ignore
+          value={String(places.findIndex((x) => alike(x.cover, p.cover!)))} // prettier-ignore
           options={[{ value: "-1", label: "its own figures" }, ...places.map((x, n) => ({ value: String(n), label: x.name }))]} // prettier-ignore
           keep={(n) => {
             const to = places[Number(n)];
-            if (to) change(`As large as ${to.name}`, (x) => void (x.cover = { length: to.length, height: to.height }));
+            if (to) change(`As large as ${to.name}`, (x) => void (x.cover = structuredClone(to.cover)));
           }}
         />
       )}

@@ -160,7 +160,7 @@ export function PhotoFields({ p: { photo, overlay, picture, drawing } }: { p: Ph
       ) : (
         <SelectField
           label="Photograph of the place"
-          value={photo?.drawing ?? ""}
+          value={drawing?.id ?? ""}
           options={[{ value: "", label: "none" }, ...offered.map((d) => ({ value: d.id, label: d.name }))]}
           keep={choose}
         />
