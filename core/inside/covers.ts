@@ -18,5 +18,5 @@ export function coversOf(r: Room, ratio: number): RoomCover[] {
       .map((o) => ({ x: tidy((turned ? long - o.to : o.from) * ratio), y: tidy(o.sill * ratio), wide: tidy((o.to - o.from) * ratio), high: tidy((Math.min(o.head, r.high) - o.sill) * ratio) })); // prettier-ignore
     return { name: `${r.name}: ${side} wall, from inside`, cover: { length: tidy(long * ratio), height: tidy(r.high * ratio), ...(holes.length > 0 ? { holes } : {}) } }; // prettier-ignore
   });
-  return [{ name: `${r.name}: floor`, cover: { length: tidy(r.wide * ratio), height: tidy(r.deep * ratio) } }, ...walls]; // prettier-ignore
+  return [{ name: `${r.name}: floor or ceiling`, cover: { length: tidy(r.wide * ratio), height: tidy(r.deep * ratio) } }, ...walls]; // prettier-ignore
 }

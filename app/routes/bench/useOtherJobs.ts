@@ -4,6 +4,7 @@ import { issuedMarks, type Issue } from "core/job";
 import type { JobState } from "~/data/jobs.server";
 import { askChecker, newAsk } from "~/job/framer";
 import { useJob } from "~/job/JobContext";
+import { useJobNames } from "~/job/useJobNames";
 import { recallJson, remember } from "~/ui/remembered";
 
 interface Other {
@@ -16,23 +17,13 @@ const KEY = "cardo-evenings-with";
 /** Other jobs that are built in the same evenings: which are ticked, and what of them is still to be done. */
 export function useOtherJobs(start: Date, handle: (joining: string) => number) {
   const { id } = useJob();
-  const [names, setNames] = useState<Readonly<Record<string, string>>>({});
+  const names = useJobNames();
   const [ticked, setTicked] = useState<readonly string[]>(() => {
     const known = recallJson(KEY);
     return Array.isArray(known) ? known.filter((x) => typeof x === "string") : [];
   });
   const [known, setKnown] = useState<ReadonlyMap<string, Other>>(new Map());
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({});
-  useEffect(() => {
-    let gone = false;
-    fetch("/drawer/names")
-      .then((r) => r.json() as Promise<{ names?: Record<string, string> }>)
-      .then((a) => !gone && setNames(a.names ?? {}))
-      .catch(() => undefined);
-    return () => {
-      gone = true;
-    };
-  }, []);
   const wanted = ticked.filter((x) => x !== id && names[x] !== undefined);
   const next = wanted.find((x) => !known.has(x) && !faults[x]);
   useEffect(() => {

@@ -5,6 +5,7 @@ import { onSide, ROOM_SIDES, type Room } from "core/inside/room";
 import type { Wire } from "core/inside/wiring";
 import type { FittingDoc, RoomLampDoc } from "core/job";
 import { Board, type BoardView } from "~/board/Board";
+import { Halo } from "~/board/Halo";
 import { Figure, useUnits } from "~/job/units";
 
 const PADDING = [60, 50, 60, 80] as const;
@@ -288,19 +289,5 @@ const Lamp = ({ x, y, name, picked }: { x: number; y: number; name: string; pick
   </>
 );
 const Name = ({ x, y, words }: { x: number; y: number; words: string }) => (
-  <text
-    x={x}
-    y={y + 5}
-    textAnchor="middle"
-    fontSize={15}
-    fontWeight={600}
-    fontFamily="var(--font-label)"
-    fill="var(--ink)"
-    stroke="var(--timber)"
-    strokeWidth={3}
-    paintOrder="stroke"
-    style={{ pointerEvents: "none" }}
-  >
-    {words}
-  </text>
+  <Halo x={x} y={y + 5} words={words} bold rim="var(--timber)" />
 );

@@ -3,6 +3,7 @@ import { spotOf } from "core/job";
 import { clearances, planPoint } from "core/site";
 import { centreLine, thingOutline } from "core/trains";
 import { Board } from "~/board/Board";
+import { Halo } from "~/board/Halo";
 import { useJob } from "~/job/JobContext";
 import { Figure, useUnits } from "~/job/units";
 import { Findings } from "~/ui/Findings";
@@ -154,24 +155,7 @@ export default function SitePlan() {
                     .filter((p) => p.id !== picked?.id)
                     .map((p) => {
                       const [x, y] = nameAt(p, v, p.name.length * 9);
-                      return (
-                        <text
-                          key={p.id}
-                          x={x}
-                          y={y + 6}
-                          textAnchor="middle"
-                          fontSize={18}
-                          fontWeight={600}
-                          fontFamily="var(--font-label)"
-                          fill="var(--ink)"
-                          stroke="var(--timber)"
-                          strokeWidth={4}
-                          paintOrder="stroke"
-                          style={{ pointerEvents: "none" }}
-                        >
-                          {p.name}
-                        </text>
-                      );
+                      return <Halo key={p.id} x={x} y={y + 6} words={p.name} size={18} bold rim="var(--timber)" />;
                     })}
                 </>
               )}

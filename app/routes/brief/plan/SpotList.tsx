@@ -1,4 +1,3 @@
-import { useEffect, useState } from "react";
 import { toast } from "sonner";
 import { emptySpot, issuedMarks, spotOf, THING_KINDS, TRACK_PIECES, type CarDoc, type SpotDoc, type ThingDoc, type TrackDoc, type TrackPieceDoc } from "core/job"; // prettier-ignore
 import { carOf, CARS, floorOf, modelCar, reachOnArc } from "core/trains";
@@ -6,6 +5,7 @@ import { feet, inches, parseNumber } from "core/units";
 import type { JobState } from "~/data/jobs.server";
 import { askChecker, newAsk } from "~/job/framer";
 import { useJob } from "~/job/JobContext";
+import { useJobNames } from "~/job/useJobNames";
 import { useUnits } from "~/job/units";
 import { LengthField, SelectField, TextField } from "~/ui/Fields";
 
@@ -71,17 +71,7 @@ export function SpotList({ open, setOpen }: { open: string | undefined; setOpen:
 /** Another job's structures where they stand, as what is there: they keep clear of one another and of the trains. */
 function OtherJob({ change, done }: { change: Change; done: (id: string) => void }) {
   const { id: own } = useJob();
-  const [names, setNames] = useState<Readonly<Record<string, string>>>({});
-  useEffect(() => {
-    let gone = false;
-    fetch("/drawer/names")
-      .then((r) => r.json() as Promise<{ names?: Record<string, string> }>)
-      .then((a) => !gone && setNames(a.names ?? {}))
-      .catch(() => undefined);
-    return () => {
-      gone = true;
-    };
-  }, []);
+  const names = useJobNames();
   const others = Object.entries(names).filter(([x]) => x !== own).sort(([, a], [, b]) => (a < b ? -1 : 1)); // prettier-ignore
   const bring = async (job: string): Promise<void> => {
     try {

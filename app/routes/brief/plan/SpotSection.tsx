@@ -2,6 +2,7 @@ import { useCallback } from "react";
 import { emptySpot, spotOf, type SpotCutDoc } from "core/job";
 import { apartBy, levelsOf, widthOf, type Box, type SpotSection } from "core/spot/section";
 import { Board, type BoardView } from "~/board/Board";
+import { Halo } from "~/board/Halo";
 import { askLooker } from "~/job/framer";
 import { useAnswer } from "~/job/useAnswer";
 import { useJob } from "~/job/JobContext";
@@ -109,7 +110,7 @@ function Section({
       ))}
       {s.things.map((t) => {
         const high = (t.box.high - t.box.low) * v.k;
-        return <Words key={t.id} x={v.X((t.box.from + t.box.to) / 2)} y={high > 26 ? v.Y((t.box.low + t.box.high) / 2) + 5 : v.Y(t.box.high) - 6} words={t.name} />; // prettier-ignore
+        return <Halo key={t.id} x={v.X((t.box.from + t.box.to) / 2)} y={high > 26 ? v.Y((t.box.low + t.box.high) / 2) + 5 : v.Y(t.box.high) - 6} words={t.name} />; // prettier-ignore
       })}
       {s.tracks.map((t, i) => (
         <g key={i}>
@@ -123,7 +124,7 @@ function Section({
             strokeWidth={4}
           />{" "}
           {/* prettier-ignore */}
-          <Words x={v.X(t.at)} y={v.Y(t.car.high) - 6} words={`longest car, ${t.name}`} />
+          <Halo x={v.X(t.at)} y={v.Y(t.car.high) - 6} words={`longest car, ${t.name}`} />
         </g>
       ))}
       {words.map(({ z, y, names }, i) => (
@@ -138,22 +139,6 @@ function Section({
     </>
   );
 }
-const Words = ({ x, y, words }: { x: number; y: number; words: string }) => (
-  <text
-    x={x}
-    y={y}
-    textAnchor="middle"
-    fontSize={15}
-    fontFamily="var(--font-label)"
-    fill="var(--ink)"
-    stroke="var(--film)"
-    strokeWidth={3}
-    paintOrder="stroke"
-  >
-    {words}
-  </text>
-);
-
 /** Which way the spot is cut, and where. */
 export function CutFields() {
   const { doc, edit } = useJob();

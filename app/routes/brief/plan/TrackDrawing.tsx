@@ -3,6 +3,7 @@ import type { Vec2 } from "core/geometry";
 import { spotOf } from "core/job";
 import { carOf, centreLine, envelope, modelCar, thingOutline } from "core/trains";
 import type { BoardView } from "~/board/Board";
+import { Halo } from "~/board/Halo";
 import { useJob } from "~/job/JobContext";
 
 const TINT: Readonly<Record<string, string>> = { water: "var(--picked)", road: "var(--shade)", platform: "var(--timber)" }; // prettier-ignore
@@ -21,22 +22,7 @@ export function TrackDrawing({ view: v, picked }: { view: BoardView; picked: str
     [tracks, cars, ratio],
   );
   const path = (ring: readonly Vec2[]): string => ring.map(([x, y], i) => `${i ? "L" : "M"}${v.X(x).toFixed(1)} ${v.Y(y).toFixed(1)}`).join(""); // prettier-ignore
-  const name = (x: number, y: number, words: string, turn = 0) => (
-    <text
-      x={x}
-      y={y}
-      transform={turn ? `rotate(${turn} ${x} ${y})` : undefined}
-      textAnchor="middle"
-      fontSize={15}
-      fontFamily="var(--font-label)"
-      fill="var(--ink-2)"
-      stroke="var(--film)"
-      strokeWidth={3}
-      paintOrder="stroke"
-    >
-      {words}
-    </text>
-  );
+  const name = (x: number, y: number, words: string) => <Halo x={x} y={y} words={words} ink="var(--ink-2)" />;
   return (
     <g>
       {things.map((t) => (
