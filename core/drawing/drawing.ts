@@ -18,7 +18,9 @@ export const LINES: Readonly<Record<LineStyle, LineLook>> = {
   dimension: { width: 0.13, dash: [] },
 };
 /** Tints of filled shapes. */
-export type Fill = "timber" | "black" | "white" | "grey";
+export type Tint = "timber" | "black" | "white" | "grey";
+/** A tint, or a colour of one's own: "#d2b277". */
+export type Fill = Tint | `#${string}`;
 
 export type Entity =
   | {

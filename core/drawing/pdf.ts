@@ -30,7 +30,7 @@ import {
   type PDFPage,
 } from "pdf-lib";
 import type { Vec2 } from "../geometry";
-import { CAP_HEIGHT, LINES, type Drawing, type Entity, type Fill } from "./drawing";
+import { CAP_HEIGHT, LINES, type Drawing, type Entity, type Fill, type Tint } from "./drawing";
 import type { PagePlan } from "./pages";
 import type { Printer } from "./printer";
 
@@ -52,12 +52,16 @@ export interface PdfOptions {
   readonly correct?: Pick<Printer, "across" | "up">;
 }
 const PT = 72 / 25.4;
-const TINT: Record<Fill, readonly [number, number, number]> = {
+const TINT: Record<Tint, readonly [number, number, number]> = {
   timber: [0.98, 0.95, 0.88],
   black: [0, 0, 0],
   white: [1, 1, 1],
   grey: [0.8, 0.8, 0.8],
 };
+const rgbOf = (f: Fill): readonly [number, number, number] =>
+  f in TINT
+    ? TINT[f as Tint]
+    : ([1, 3, 5].map((i) => parseInt(f.slice(i, i + 2), 16) / 255) as [number, number, number]);
 /** Circle by four Bézier arcs: control distance over radius. */
 const KAPPA = 0.5522847498;
 
@@ -222,7 +226,7 @@ function paint(
       ),
     );
   }
-  if (e.fill) ops.push(setFillingRgbColor(...TINT[e.fill]));
+  if (e.fill) ops.push(setFillingRgbColor(...rgbOf(e.fill)));
   if (e.kind === "path") {
     e.points.forEach((p, i) => ops.push(i === 0 ? moveTo(X(p[0]), Y(p[1])) : lineTo(X(p[0]), Y(p[1]))));
     if (e.closed) ops.push(closePath());

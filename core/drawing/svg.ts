@@ -8,9 +8,10 @@ import {
   type Drawing,
   type Entity,
   type Fill,
+  type Tint,
 } from "./drawing";
 
-const TINT: Record<Fill, string> = { timber: "#EAD9B6", black: "#1B2733", white: "#FFFFFF", grey: "#C9CDD0" };
+const TINT: Record<Tint, string> = { timber: "#EAD9B6", black: "#1B2733", white: "#FFFFFF", grey: "#C9CDD0" };
 const escape = (s: string): string =>
   s.replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;").replace(/"/g, "&quot;");
 
@@ -28,7 +29,7 @@ function elements(entities: readonly Entity[], x0: number, y1: number): string {
     const l = LINES[e.line];
     return ` stroke="#1B2733" stroke-width="${num(l.width)}"${l.dash.length ? ` stroke-dasharray="${l.dash.map(num).join(" ")}"` : ""}`;
   };
-  const fill = (f?: Fill): string => ` fill="${f ? TINT[f] : "none"}"`;
+  const fill = (f?: Fill): string => ` fill="${f ? (f in TINT ? TINT[f as Tint] : f) : "none"}"`;
   /** Only what of a picture lies in its box: a window of the same units. */
   const clipped = ({ clip }: Extract<Entity, { kind: "image" }>, image: string): string => {
     if (!clip) return image;

@@ -1,4 +1,16 @@
-import { line, moved, outline, rectangle, text, type Drawing, type Entity, type Layer, type Path } from "../drawing";
+import {
+  line,
+  moved,
+  outline,
+  rectangle,
+  solidShape,
+  text,
+  type Drawing,
+  type Entity,
+  type Fill,
+  type Layer,
+  type Path,
+} from "../drawing";
 import { polygonArea, type Vec2 } from "../geometry";
 import { model, printMm } from "../units";
 
@@ -43,6 +55,9 @@ export interface CardPart {
   readonly card: readonly Path[];
   readonly folds: readonly Path[];
   readonly printed: readonly Entity[];
+  /** The faces that are seen when it stands, without tabs, and whether they are of walls or of a roof. */
+  readonly faces: readonly (readonly Vec2[])[];
+  readonly of: "walls" | "roof";
   readonly under: number;
 }
 
@@ -72,13 +87,16 @@ export function cardParts({ strips, slopes }: CardModel, longest = Infinity): Ca
 function wallPart(all: readonly CardWall[], of: readonly number[]): CardPart {
   const walls = of.map((i) => all[i]!);
   const [card, folds, printed]: [Path[], Path[], Entity[]] = [[], [], []];
+  const faces: Vec2[][] = [];
   let x = 0;
   walls.forEach((w, i) => {
     const put = ([s, z]: Vec2): Vec2 => [x + s, z];
     const [left, right] = [w.top[0]![1], w.top.at(-1)![1]];
     const before = all[(of[i]! - 1 + all.length) % all.length]!;
     const [foot, high] = [Math.max(w.foot, before.foot), Math.min(left, before.top.at(-1)![1])];
-    card.push(outline(([[0, w.foot], [w.length, w.foot], ...[...w.top].reverse()] as Vec2[]).map(put), "outline"));
+    const face = ([[0, w.foot], [w.length, w.foot], ...[...w.top].reverse()] as Vec2[]).map(put);
+    faces.push(face);
+    card.push(outline(face, "outline"));
     // the first one's left edge meets the right one of the wall before it
     if (i === 0) {
       card.push(
@@ -105,7 +123,7 @@ function wallPart(all: readonly CardWall[], of: readonly number[]): CardPart {
     x += w.length;
   });
   const under = Math.max(...walls.flatMap((w) => w.top.map((p) => p[1]))) - Math.min(0, ...walls.map((w) => w.foot)) + TAB + APART + 6; // prettier-ignore
-  return { words: walls.map((w) => w.name).join(", "), card, folds, printed, under };
+  return { words: walls.map((w) => w.name).join(", "), card, folds, printed, faces, of: "walls", under };
 }
 function slopePart({ shape, words, tabbed }: CardSlope): CardPart {
   const [xs, ys] = [shape.map((p) => p[0]), shape.map((p) => p[1])];
@@ -121,15 +139,26 @@ function slopePart({ shape, words, tabbed }: CardSlope): CardPart {
     card.push(outline([put(p), put(q), tab(d - 4, TAB), tab(4, TAB)], "thin"));
   });
   const name = text([(Math.max(...xs) - x0) / 2, 2], words, 2.2, "middle", "label");
-  return { words, card, folds: [], printed: [name], under: Math.max(...ys) - y0 + TAB + APART };
+  return {
+    words,
+    card,
+    folds: [],
+    printed: [name],
+    faces: [shape.map(put)],
+    of: "roof",
+    under: Math.max(...ys) - y0 + TAB + APART,
+  };
 }
 
-/** A building in card at full size: its pieces one below the other. Model mm. */
-export function cardNet(of: CardModel): Drawing {
+/** What the sheet of a mock-up is called. */
+export const CARD_MOCKUP = "card mock-up";
+/** A building in card at full size: its pieces one below the other, its faces in colours of paper where those are given. Model mm. */
+export function cardNet(of: CardModel, papers?: { readonly walls: string; readonly roof: string }): Drawing {
   let y = 0;
   const parts = cardParts(of).map((p): Layer[] => {
     y -= p.under;
     const layers = [
+      { name: "paper", entities: papers ? p.faces.map((f) => solidShape(f, papers[p.of] as Fill)) : [] },
       { name: "card", entities: p.card },
       { name: "folds", entities: p.folds },
       { name: "printed", entities: p.printed },
@@ -137,5 +166,5 @@ export function cardNet(of: CardModel): Drawing {
     return [...moved({ layers }, [TAB + 2, y]).layers];
   });
   const layer = (i: number, name: string): Layer => ({ name, entities: parts.flatMap((p) => p[i]!.entities) });
-  return { layers: [layer(0, "card"), layer(1, "folds"), layer(2, "printed")] };
+  return { layers: [...(papers ? [layer(0, "paper")] : []), layer(1, "card"), layer(2, "folds"), layer(3, "printed")] };
 }

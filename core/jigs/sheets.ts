@@ -8,9 +8,10 @@ import { singleSheet, template } from "./template";
 import { buildSheets } from "./buildSheets";
 import { insideSheets } from "./insideSheets";
 import { clearanceGauges } from "./clearanceGauge";
+import { cardNet, CARD_MOCKUP } from "./cardNet";
 import { sitePlan } from "./sitePlan";
 import { spotSectionSheet } from "./spotSection";
-import { sheetsOfKind, type NamedDrawing } from "./kindSheets";
+import { cardOf, sheetsOfKind, type NamedDrawing } from "./kindSheets";
 
 /** One jig of a job: a template with the words that go in its title block. */
 export interface JigSheet {
@@ -70,9 +71,13 @@ const slug = (name: string): string =>
     .replace(/[^a-z0-9]+/g, "-")
     .replace(/^-|-$/g, "");
 /** The jigs of a structure: one template, or what its kind is built on. */
-const drawingsOf = (s: StructureDesign, d: Design): NamedDrawing[] =>
-  sheetsOfKind(s.kind.id)?.(s, d.pieces) ??
-  (s.kind.builds ? buildSheets(s, d.pieces) : [{ what: "template", drawing: template(s, d.pieces) }]);
+const drawingsOf = (s: StructureDesign, d: Design): NamedDrawing[] => {
+  const own = sheetsOfKind(s.kind.id)?.(s, d.pieces) ?? (s.kind.builds ? buildSheets(s, d.pieces) : [{ what: "template", drawing: template(s, d.pieces) }]); // prettier-ignore
+  // a mock-up is printed in the papers that it is shown in on the photograph of its place
+  const papers = d.doc.spot?.photo?.colours;
+  const card = papers && cardOf(s);
+  return card ? own.map((x) => (x.what === CARD_MOCKUP ? { ...x, drawing: cardNet(card, papers) } : x)) : own;
+};
 
 /** Masks for what is glued after it is painted, and for edges where two colours meet. */
 function masksOf(s: StructureDesign, d: Design): NamedDrawing[] {

@@ -19,7 +19,7 @@ import {
   type BuildingValues,
 } from "../../structures";
 import { printFeetInches, printMm, toPrototype, model } from "../../units";
-import { cardNet, type CardModel } from "../cardNet";
+import { CARD_MOCKUP, cardNet, type CardModel } from "../cardNet";
 import { cardMockup } from "./mockup";
 import { cornerShift } from "../buildSheets";
 import { template } from "../template";
@@ -59,7 +59,7 @@ export function buildingSheets(s: StructureDesign, pieces: readonly Piece[]): Na
   out.push({ what: "gauge strips and squares", drawing: gauges(l) });
   const wraps = wrapRounds(s, pieces);
   if (wraps) out.push({ what: "wrap-round patterns", drawing: wraps });
-  if (l.main.walls.length > 0) out.push({ what: "card mock-up", drawing: cardNet(cardMockup(l)) });
+  if (l.main.walls.length > 0) out.push({ what: CARD_MOCKUP, drawing: cardNet(cardMockup(l)) });
   return out;
 }
 

@@ -6,7 +6,7 @@ import { partSheets } from "../partSheets";
 import type { SheetValues } from "../../structures/sheet/parameters";
 import { sheetLayout } from "../../structures/sheet/layout";
 import { fitCoupon } from "./fitCoupon";
-import { cardNet, type CardModel } from "../cardNet";
+import { CARD_MOCKUP, cardNet, type CardModel } from "../cardNet";
 import { sheetMockup } from "./sheetMockup";
 
 /** What of a building of sheet has no template of its own: parts of openings, stones, caps, trim, covers of the roof, chimneys. */
@@ -20,5 +20,5 @@ export const sheetBuildingSheets = (s: StructureDesign, pieces: readonly Piece[]
   ...buildSheets(s, pieces),
   ...partSheets(s, pieces, (k) => isLoosePart(k.member.id)),
   ...((s.variant.params as unknown as SheetValues).openings.some((o) => o.mount === "layersIn") ? [{ what: "coupon to find the fit", drawing: fitCoupon() }] : []), // prettier-ignore
-  { what: "card mock-up", drawing: cardNet(sheetCard(s)) },
+  { what: CARD_MOCKUP, drawing: cardNet(sheetCard(s)) },
 ];

@@ -181,6 +181,7 @@ export function PhotoFields({ p: { photo, overlay, picture, drawing } }: { p: Ph
             </p>
           )}
           <h3 className="label">Papers of the mock-up</h3>
+          <p className="text-[15px] text-ink-2">The card mock-up among the jigs is printed in them too.</p>
           {colour("walls", "walls")}
           {colour("roof", "roof")}
           {colour("rest", "trim and framing")}
