@@ -9,6 +9,8 @@ import { lampAt, wiresOf } from "./wiring";
 
 /** How large a lamp is drawn, mm. */
 const LAMP = 1.4;
+/** Over the list of wires. */
+const TITLE = "Wires, in the order they are laid (low voltage only)";
 /** Between the plan and the section over it, mm. */
 const APART = 14;
 /** A room at full size: its plan with doors and windows and what stands in it, and over it the section seen from the front. Model mm. */
@@ -55,7 +57,13 @@ export function insideDrawing(
   }
   const wires = wiresOf(r, inside, groups, ratio);
   const ways: Entity[] = wires.map((w) => ({ kind: "path" as const, points: w.points.map((p): Vec2 => [p[0], p[1]]), closed: false, line: "hidden" as const })); // prettier-ignore
-  wires.forEach((w, i) => words.push(text([r.wide + 8, r.deep - 3 - 4 * i], `${i + 1}. ${w.of}, string ${w.string}: ${w.from} to ${w.to}, cut ${mm(w.cut)}`, 2))); // prettier-ignore
-  if (wires.length > 0) words.push(text([r.wide + 8, r.deep + 1], "Wires, in the order they are laid (low voltage only)", 2.2, "start", "label")); // prettier-ignore
+  const list = wires.map((w, i) => `${i + 1}. ${w.of}, string ${w.string}: ${w.from} to ${w.to}, cut ${mm(w.cut)}`);
+  if (list.length > 0) {
+    // in a frame, so that a page has room for the words
+    const wide = Math.max(...list.map((t) => t.length), TITLE.length) * 2 * 0.85 + 4;
+    walls.push(outline(rectangle(0, -14 - 4 * list.length, wide, 4 * list.length + 7), "thin"));
+    words.push(text([2, -11], TITLE, 2, "start", "label"));
+    list.forEach((t, i) => words.push(text([2, -15 - 4 * i], t, 2)));
+  }
   return { layers: [{ name: "walls", entities: walls }, { name: "inside", entities: bodies }, { name: "wires", entities: ways }, { name: "lamps", entities: lit }, { name: "words", entities: words }].filter((l) => l.entities.length > 0 || l.name === "inside") }; // prettier-ignore
 }
