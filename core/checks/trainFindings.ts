@@ -1,4 +1,5 @@
 import type { Design } from "../job";
+import { offLevels } from "../spot";
 import { rooms, type Room } from "../trains";
 import { model, printMm } from "../units";
 import type { Finding } from "./findings";
@@ -10,7 +11,14 @@ const mm = (x: number, decimals = 1): string => printMm(model(x), decimals);
 /** Where the longest car of a track goes into what stands on the spot, or passes it nearer than a foot. */
 export function trainFindings(d: Design): Finding[] {
   const tight = TIGHT / d.doc.brief.scale.ratio;
+  // a road that does not meet the rail is told as that: nobody moves it out of the way of its own crossing
+  const crossings = new Set(
+    offLevels(d)
+      .filter((o) => o.what === "road off the rail")
+      .map((o) => `${o.thing.id} ${o.track.id}`),
+  );
   return rooms(d).flatMap((r: Room): Finding[] => {
+    if (crossings.has(`${r.what.id} ${r.track.id}`)) return [];
     const key = `${r.what.id}:train:${r.track.id}`;
     const where = `${mm(Math.max(0, r.station), 0)} from the first end of ${r.track.name}`;
     const of = r.what.kind === "structure" ? `the ${r.part} of ${r.what.name}` : r.what.name;

@@ -53,6 +53,8 @@ describe("a structure fitted into a spot", () => {
     const r = fitted("sheet", values, 70);
     expect(r.fits).toBe(true);
     expect((r.values.length as number) / feet(1)).toBeCloseTo(Math.round((r.values.length as number) / feet(1)), 6);
+    expect(r.given[0]).toMatch(/^\d+ lines of its face: \d+\.\d mm long became/);
+    expect(fitted("canopy", { length: feet(20), depth: feet(5) }, 40).given[0]).toMatch(/^\d+ feet of its length: /);
     const rows = r.values.openings as { at: number; width: number }[];
     expect(rows.every((o) => o.width === feet(3))).toBe(true);
     const share = (r.values.length as number) / feet(30);

@@ -38,7 +38,9 @@ export function offLevels(d: Design): OffLevel[] {
       }
       if (t.kind !== "road") return [];
       const off = rails.map((r) => t.high - r).reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a));
-      const passes = t.low > Math.max(...rails) + 1 || t.high < Math.min(...rails) - modelCar(own, ratio).height / 2;
+      // it passes over the cars, or far enough below the rail
+      const high = modelCar(own, ratio).height;
+      const passes = t.low >= Math.max(...rails) + high || t.high <= Math.min(...rails) - high / 2;
       return Math.abs(off) > AGREES / ratio && !passes ? [{ ...names, what: "road off the rail", by: off, would: t.high - off }] : []; // prettier-ignore
     }),
   );

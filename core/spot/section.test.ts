@@ -106,6 +106,10 @@ describe("levels", () => {
     expect(told(at9("road", 90, { low: 80 }))).toEqual([]);
     expect(told(at9("road", -60, { low: -70 }))).toEqual([]);
     expect(told(at9("road", 3, { y: 60 }))).toEqual([]);
+    // one that lies wholly over the rail, but in the way of the cars, is off it, and told as that alone
+    expect(told(at9("road", 20, { low: 12 }))).toEqual([["road off the rail", 20, 0]]);
+    const keys = findings(designOf(at9("road", 20, { low: 12 }))).map((f) => f.key);
+    expect(keys.filter((k) => k.startsWith("p:"))).toEqual(["p:spot:level:t"]);
   });
 });
 
