@@ -75,7 +75,7 @@ export function VariantBar({
         ...structuredClone(JSON.parse(JSON.stringify(v))),
         id,
         name: "Fitted to the spot",
-        reason: `Given up: ${made.given.join(" ")}`.slice(0, 1900),
+        reason: `Given up: ${made.given.join(" ")} Doors, windows and lumber keep their sizes.`.slice(0, 1900),
         params: structuredClone(made.values),
       });
       x.chosen = id;
