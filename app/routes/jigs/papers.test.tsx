@@ -55,10 +55,10 @@ describe("printed papers", () => {
     const job = await open();
     const choice = await paper("Floor of the room").findByLabelText<HTMLSelectElement>("As large as");
     expect(choice.value).toBe("-1");
-    await job.user.selectOptions(choice, "Cottage: floor");
+    await job.user.selectOptions(choice, "Cottage: floor or ceiling");
     await waitFor(() => expect(paper("Floor of the room").getByText(/it covers 92\.9 mm × 57\.9 mm/)).toBeTruthy());
     expect((await job.kept()).papers![1]!.cover!.length / (304.8 / 3.5)).toBeCloseTo(92.92, 1);
-    await waitFor(() => expect(choice.selectedOptions[0]!.textContent).toBe("Cottage: floor"));
+    await waitFor(() => expect(choice.selectedOptions[0]!.textContent).toBe("Cottage: floor or ceiling"));
   });
   it("say what they are for while there are none", async () => {
     const job = await openJob(bare(example("gulch-trestle")), "jigs");
