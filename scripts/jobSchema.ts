@@ -13,28 +13,13 @@ import {
   SOURCE_KINDS,
   CORNERS,
   ERA_KINDS,
-  THING_KINDS,
-  TRACK_PIECES,
 } from "../core/job";
 import { MEASURES } from "../core/prototype";
 import { JOINTS, type Param } from "../core/structures";
 import { KINDS } from "../core/structures/all";
+import { hash, id, list, number, object, oneOf, point, record, text, word } from "./schemaParts";
+import { spotSchema } from "./spotSchema";
 
-const number = (more: object = {}) => ({ type: "number", ...more });
-const text = (maxLength: number) => ({ type: "string", maxLength });
-const oneOf = (...values: unknown[]) => ({ enum: values });
-const list = (items: object, more: object = {}) => ({ type: "array", items, ...more });
-const record = (value: object) => ({ type: "object", additionalProperties: value });
-const object = (properties: Record<string, object>, optional: readonly string[] = []) => ({
-  type: "object",
-  properties,
-  required: Object.keys(properties).filter((k) => !optional.includes(k)),
-  additionalProperties: false,
-});
-const word = text(1000);
-const id = { type: "string", pattern: "^[A-Za-z0-9][A-Za-z0-9-]{0,39}$" };
-const point = list(number(), { minItems: 2, maxItems: 2 });
-const hash = { type: "string", pattern: "^[0-9a-f]{64}$" };
 const section = { type: "string", pattern: "^(⌀\\d+(\\.\\d+)?|\\d+(\\.\\d+)?×\\d+(\\.\\d+)?)$" };
 /** What a traced structure keeps is drawn, not declared as single values. */
 const traced = (() => {
@@ -357,75 +342,7 @@ const schema = {
           ["structure", "from", "to", "instead"],
         ),
       ),
-      spot: object(
-        {
-          tracks: list(
-            object(
-              {
-                id,
-                name: word,
-                x: number(),
-                y: number(),
-                turn: number(),
-                rail: number(),
-                grade: number(),
-                car: id,
-                pieces: list(
-                  object({ kind: oneOf(...TRACK_PIECES), length: number(), radius: number(), ease: number() }, [
-                    "radius",
-                    "ease",
-                  ]),
-                ),
-              },
-              ["grade"],
-            ),
-          ),
-          things: list(
-            object(
-              {
-                id,
-                name: word,
-                kind: oneOf(...THING_KINDS),
-                x: number(),
-                y: number(),
-                turn: number(),
-                length: number(),
-                depth: number(),
-                low: number(),
-                high: number(),
-                parts: list(object({ ring: list(list(number())), low: number(), high: number() })),
-                job: word,
-              },
-              ["parts", "job"],
-            ),
-          ),
-          cars: list(
-            object(
-              {
-                id,
-                name: word,
-                length: number(),
-                trucks: number(),
-                width: number(),
-                bottom: number(),
-                height: number(),
-                floor: number(),
-              },
-              ["floor"],
-            ),
-          ),
-          under: object({ drawing: id, anchor: list(number()), of: oneOf("model", "prototype"), opacity: number() }),
-          cut: object({ along: oneOf("depth", "length"), at: number() }),
-          photo: object({
-            drawing: id,
-            corners: list(list(number())),
-            length: number(),
-            depth: number(),
-            colours: object({ walls: word, roof: word, rest: word }),
-          }),
-        },
-        ["under", "cut", "photo"],
-      ),
+      spot: spotSchema,
       build: object(
         {
           coats: list(

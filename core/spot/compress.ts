@@ -97,7 +97,7 @@ export function compress(
       [values, size, taken] = [goes, now, n];
       given.splice(0, given.length, ...said);
     }
-    if (taken > 0) given.unshift(`${taken} ${taken === 1 ? by.part : by.part.replace(/^(foot|half foot)/, (x) => x.replace("foot", "feet")).replace(/^(?!feet|half feet)(\w+)/, "$1s")}: ${mm(before)} ${way === "length" ? "long" : "deep"} became ${mm(size[way])}, ${Math.round((100 * size[way]) / before)} % of it.`); // prettier-ignore
+    if (taken > 0) given.unshift(`${taken} ${by.part[taken === 1 ? 0 : 1]}: ${mm(before)} ${way === "length" ? "long" : "deep"} became ${mm(size[way])}, ${Math.round((100 * size[way]) / before)} % of it.`); // prettier-ignore
   }
   const over = (["length", "depth"] as const).filter((w) => room[w] > 0 && size[w] > room[w] + SLACK);
   if (over.length > 0) given.push(`It still takes ${mm(size.length)} by ${mm(size.depth)} of a spot of ${room.length > 0 ? mm(room.length) : "any length"} by ${room.depth > 0 ? mm(room.depth) : "any depth"}: shorten what overhangs, or give it more room.`); // prettier-ignore

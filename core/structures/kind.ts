@@ -113,8 +113,8 @@ export interface Build {
 export type Offer = "forces" | "fit" | "trace" | "unseen";
 /** How a structure is made smaller by whole parts: what such a part is called, and the values with so many fewer of them, undefined where that is too many. */
 export interface Shrink {
-  /** "bay", "panel", "board". */
-  readonly part: string;
+  /** One and several: "bay", "bays". */
+  readonly part: readonly [string, string];
   less(p: Params, n: number): Params | undefined;
 }
 /** A kind of structure: all that the rest of Cardo asks of one. Parameters are prototype mm, frames model mm. */

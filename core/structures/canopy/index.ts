@@ -56,14 +56,14 @@ export const canopy: StructureKind = {
   remarks: (p, ctx) => canopyRemarks(p as CanopyValues, ctx),
   shrinks: {
     length: {
-      part: "foot of its length",
+      part: ["foot of its length", "feet of its length"],
       less: (p, n) => {
         const length = (p.length as number) - n * feet(1);
         return length >= canopySpec.length.min ? { ...p, length } : undefined;
       },
     },
     depth: {
-      part: "half foot of its depth",
+      part: ["half foot of its depth", "half feet of its depth"],
       less: (p, n) => {
         const depth = (p.depth as number) - n * feet(0.5);
         return depth >= canopySpec.depth.min ? { ...p, depth } : undefined;

@@ -69,7 +69,7 @@ export const platform: StructureKind = {
   newRow: (p, path) => newOpening(p as PlatformValues, path),
   shrinks: {
     length: {
-      part: "bay",
+      part: ["bay", "bays"],
       less: (p, n) => {
         const v = p as PlatformValues;
         const bents = v.bents - n;
@@ -77,7 +77,7 @@ export const platform: StructureKind = {
       },
     },
     depth: {
-      part: "foot of its width",
+      part: ["foot of its width", "feet of its width"],
       less: (p, n) => {
         const depth = (p.depth as number) - n * feet(1);
         return depth >= platformSpec.depth.min ? { ...p, depth } : undefined;

@@ -17,7 +17,7 @@ const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** A wall made shorter by whole lines of its face that stand upright, or by feet where they lie. */
 const wallShrink = (side: "length" | "width"): Shrink => ({
-  part: "line of its face",
+  part: ["line of its face", "lines of its face"],
   less: (p, n) => {
     const v = p as SheetValues;
     const long = v[side] - n * v.facePitch;

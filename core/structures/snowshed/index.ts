@@ -226,7 +226,7 @@ export const snowshed: StructureKind = {
   },
   shrinks: {
     length: {
-      part: "bay",
+      part: ["bay", "bays"],
       less: (p, n) => {
         const bays = (p.bays as number) - n;
         return bays >= 1 ? { ...p, bays } : undefined;

@@ -30,7 +30,7 @@ export const truss: StructureKind = {
   starts: TRUSS_STARTS,
   shrinks: {
     length: {
-      part: "panel",
+      part: ["panel", "panels"],
       less: (p, n) => {
         const v = p as TrussValues;
         const panels = v.panels - n;

@@ -46,7 +46,7 @@ export const tubes: StructureKind = {
   remarks: (p, ctx) => tubesRemarks(p as TubesValues, ctx),
   shrinks: {
     length: {
-      part: "tube",
+      part: ["tube", "tubes"],
       less: (p, n) => {
         const tubes = (p.tubes as number) - n;
         return tubes >= 1 ? { ...p, tubes } : undefined;

@@ -21,7 +21,7 @@ export const wholeTrestle: StructureKind = {
   headline: [{ dimension: "height", words: "high at the tallest bent" }],
   shrinks: {
     length: {
-      part: "bay",
+      part: ["bay", "bays"],
       less: (p, n) => {
         const v = p as TrestleValues;
         const length = v.length - n * v.spacing;

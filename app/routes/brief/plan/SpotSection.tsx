@@ -29,7 +29,7 @@ export function SectionBoard() {
   const tops = [...s.structures.flatMap((x) => x.seen.flat().map((p) => p[1])), ...s.things.map((t) => t.box.high), ...s.tracks.map((t) => t.car.high), ...levels.map((l) => l.z)]; // prettier-ignore
   const lows = [0, ...s.things.map((t) => t.box.low), ...levels.map((l) => l.z), ...s.structures.flatMap((x) => x.seen.flat().map((p) => p[1]))]; // prettier-ignore
   // the words beside the levels have room at the right
-  const room = 70 + 8 * Math.max(0, ...levels.map((l) => l.names.join(", ").length + 8));
+  const room = 50 + 6.5 * Math.max(0, ...levels.map((l) => l.names.join(", ").length + 9));
   const [low, high] = [Math.min(...lows), Math.max(20, ...tops)];
   return (
     <Board
@@ -110,7 +110,7 @@ function Section({
       ))}
       {s.things.map((t) => {
         const high = (t.box.high - t.box.low) * v.k;
-        return <Halo key={t.id} x={v.X((t.box.from + t.box.to) / 2)} y={high > 26 ? v.Y((t.box.low + t.box.high) / 2) + 5 : v.Y(t.box.high) - 6} words={t.name} />; // prettier-ignore
+        return <Halo key={t.id} x={v.X((t.box.from + t.box.to) / 2)} y={high > 26 ? v.Y((t.box.low + t.box.high) / 2) + 5 : v.Y(t.box.low) + 17} words={t.name} />; // prettier-ignore
       })}
       {s.tracks.map((t, i) => (
         <g key={i}>
