@@ -11,5 +11,8 @@ await page.getByRole("tab", { name: "Parameters" }).click();
 await page.getByRole("button", { name: "Unfold all" }).click();
 const pieces = await page.getByText(/\d+ pieces ·/).innerText();
 const label = "Wall height, floor to top of plate";
-console.log(printEdits(`Depot, ${pieces}`, await editToPaint(page, label, 30, (i) => `12' ${1 + (i % 9)}`, 1500)));
+for (const how of ["typed", "pasted"] as const) {
+  const edits = await editToPaint(page, label, 30, (i) => `12' ${1 + (i % 9)}`, 1500, how);
+  console.log(printEdits(`Depot, ${pieces}, ${how}`, edits));
+}
 await close();

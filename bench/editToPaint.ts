@@ -6,22 +6,30 @@ export interface Edits {
   readonly times: readonly number[];
   readonly shown: readonly number[];
 }
-/** Types `count` values into a field of the parameters and leaves it with Tab each time. PROFILE names a file for a CPU profile. */
+/** Milliseconds from key to key of somebody who types well. */
+export const KEY_MS = 120;
+/**
+ * Puts `count` values into a field of the parameters, key after key or pasted at once, and leaves it with Tab each time.
+ * PROFILE names a file for a CPU profile.
+ */
 export async function editToPaint(
   page: Page,
   label: string,
   count: number,
   next: (i: number, old: string) => string,
   wait: number,
+  how: "typed" | "pasted",
 ): Promise<Edits> {
   const field = page.getByLabel(label, { exact: true });
   await field.waitFor({ timeout: 60_000 });
-  await page.waitForTimeout(6000);
+  await page.waitForTimeout(4000);
   await page.evaluate(() => {
     const w = window as unknown as { times: number[]; shown: number[]; from: number };
+    const again = w.times !== undefined;
     w.times = [];
     w.from = 0;
     w.shown = [];
+    if (again) return;
     addEventListener("keydown", (e) => void (w.from = e.timeStamp), true);
     new PerformanceObserver((list) => {
       for (const e of list.getEntries()) if (e.name === "keydown") w.shown.push(e.duration);
@@ -47,7 +55,19 @@ export async function editToPaint(
     await cdp.send("Profiler.start");
   }
   for (let i = 0; i < count; i++) {
-    await field.fill(next(i, await field.inputValue()));
+    const old = await field.inputValue();
+    const words = next(i, old);
+    if (how === "pasted") await field.fill(words);
+    else {
+      // only what differs is typed, as one would
+      let [from, back] = [0, 0];
+      while (from < words.length && words[from] === old[from]) from++;
+      while (back < Math.min(words.length, old.length) - from && words.at(-1 - back) === old.at(-1 - back)) back++;
+      await field.evaluate((el: HTMLInputElement, [a, b]) => (el.focus(), el.setSelectionRange(a!, b!)), [from, old.length - back]); // prettier-ignore
+      if (old.length - back > from) await page.keyboard.press("Delete");
+      await page.keyboard.type(words.slice(from, words.length - back), { delay: KEY_MS });
+      await page.waitForTimeout(KEY_MS);
+    }
     await field.press("Tab");
     await page.waitForTimeout(wait);
   }

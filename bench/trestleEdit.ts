@@ -24,5 +24,6 @@ const next = (i: number, old: string): string => {
   bays[4] = `15'${1 + (i % 9)}`;
   return bays.join(", ");
 };
-console.log(printEdits(`${bents} bents`, await editToPaint(page, "Bays", 30, next, 2500)));
+for (const how of ["typed", "pasted"] as const)
+  console.log(printEdits(`${bents} bents, ${how}`, await editToPaint(page, "Bays", 30, next, 2500, how)));
 await close();

@@ -44,6 +44,7 @@ export function ParamField({ structure, path, label }: { structure: string; path
           value={p.text}
           hint={`${M(Number(p.value) / scale.ratio)} on the model. ${tellIn(p.spec.help, units)}`.trim()}
           keep={p.set}
+          typing={p.typing}
         />
       );
     case "number":
@@ -57,15 +58,33 @@ export function ParamField({ structure, path, label }: { structure: string; path
           value={p.text}
           hint={p.spec.help}
           keep={p.set}
+          typing={p.typing}
         />
       );
     case "table":
       return null;
     case "lengths":
     case "points":
-      return <TextField long label={p.label} value={p.text} hint={`${p.unitHint}. ${p.spec.help}`} keep={p.set} />;
+      return (
+        <TextField
+          long
+          label={p.label}
+          value={p.text}
+          hint={`${p.unitHint}. ${p.spec.help}`}
+          keep={p.set}
+          typing={p.typing}
+        />
+      );
     case "batter":
-      return <TextField label={p.label} value={p.text} hint={`Inches in 12. ${p.spec.help}`} keep={p.set} />;
+      return (
+        <TextField
+          label={p.label}
+          value={p.text}
+          hint={`Inches in 12. ${p.spec.help}`}
+          keep={p.set}
+          typing={p.typing}
+        />
+      );
   }
 }
 
@@ -127,7 +146,7 @@ function ChoiceField({ p, spec }: { p: ParamHook; spec: ChoiceParam }) {
 }
 
 const SectionField = ({ p }: { p: ParamHook }) => (
-  <TextField label={p.label} value={p.text} hint={p.spec.help} keep={p.set} />
+  <TextField label={p.label} value={p.text} hint={p.spec.help} keep={p.set} typing={p.typing} />
 );
 
 /** Says why a value was refused: a list or a box goes back to what it was, and has no place of its own for a sentence. */

@@ -66,6 +66,7 @@ export function ParamFigure({
         aria-label={`${label} (${param.unitHint})`}
         aria-invalid={errors.length > 0}
         className="field !min-h-[28px] !w-[124px] text-center"
+        onChange={(e) => param.typing(e.target.value)}
         onKeyDown={(e) => {
           if (e.key === "Escape") {
             e.stopPropagation();

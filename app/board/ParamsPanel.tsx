@@ -3,14 +3,27 @@ import { ChevronRightIcon } from "@heroicons/react/20/solid";
 import { COMMON_SIZES } from "core/lumber";
 import { kindOf, paramAt, pathsOf, type SingleParam } from "core/structures";
 import { hasWords } from "core/units";
-import { useEffect, useMemo, useState, type ReactNode } from "react";
-import { useJob } from "~/job/JobContext";
+import { useDeferredValue, useEffect, useMemo, useState, type ReactNode } from "react";
+import { JobContext, useJob } from "~/job/JobContext";
 import { useTicket } from "~/job/useTicket";
 import { ParamField } from "./ParamField";
 import { TableField } from "./TableField";
 
-/** The same parameters as on the drawing, as a list: searched, in groups that fold, and narrowed to what belongs to the stick that is pressed. */
+/** The parameters of a structure, brought up to date just after the picture: some ninety fields take longer than it. */
 export function ParamsPanel({ structure }: { structure: string }) {
+  const job = useJob();
+  const behind = useDeferredValue(useMemo(() => ({ job, structure }), [job, structure]));
+  return useMemo(
+    () => (
+      <JobContext.Provider value={behind.job}>
+        <Params structure={behind.structure} />
+      </JobContext.Provider>
+    ),
+    [behind],
+  );
+}
+/** The same parameters as on the drawing, as a list: searched, in groups that fold, and narrowed to what belongs to the stick that is pressed. */
+function Params({ structure }: { structure: string }) {
   const { doc, selected } = useJob();
   const [text, setText] = useState("");
   const [whole, setWhole] = useState(true);

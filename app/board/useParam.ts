@@ -41,7 +41,7 @@ export const setParam =
 
 /** One parameter of a structure: its value as text, and how to set it from text or as a value. `set` answers why not. */
 export function useParam(structure: string, path: string) {
-  const { doc, edit, design } = useJob();
+  const { doc, edit, ahead, design } = useJob();
   const s = doc.structures.find((x) => x.id === structure)!;
   const { scale } = design;
   const spec = paramAt(kindOf(s.kind).spec, path)!;
@@ -73,33 +73,42 @@ export function useParam(structure: string, path: string) {
     const match = design.structures.find((x) => x.structure.id === structure)?.context.stock(name);
     return match && toPrototype(scale, match.section[spec.centres[1]]);
   };
-  const setLength = (words: string): readonly string[] => {
-    if (spec.type !== "length") return [];
-    const read = parseMarked(words, barePrototype(unit));
-    if (!read.ok) return [read.error];
-    const timber = read.clear ? between() : 0;
+  /** What was typed as a value of the document, or why it is none; undefined where nothing changes by it. */
+  const read = (words: string): Typed | undefined => {
+    if (spec.type !== "length") {
+      const r = readParam(spec, words, barePrototype(unit));
+      if (!r.ok) return r;
+      return typeof r.value === "number" && Math.abs(r.value - Number(value)) < 1e-9 ? undefined : r;
+    }
+    const r = parseMarked(words, barePrototype(unit));
+    if (!r.ok) return r;
+    const timber = r.clear ? between() : 0;
     if (timber === undefined)
-      return [`${spec.label} is no distance between timbers, so it has no clear gap; write it without “clear”.`];
-    const mm = (read.world === "model" ? toPrototype(scale, model(read.mm)) : read.mm) + timber;
-    if (Math.abs(mm - Number(value)) < 1e-9) return [];
+      return { ok: false, error: `${spec.label} is no distance between timbers, so it has no clear gap; write it without “clear”.` }; // prettier-ignore
+    const mm = (r.world === "model" ? toPrototype(scale, model(r.mm)) : r.mm) + timber;
+    if (Math.abs(mm - Number(value)) < 1e-9) return undefined;
     // a refusal speaks as one typed
     const say = (n: number): string => {
       const own = n - timber;
-      if (read.world === "model") return `${printModel(toModel(scale, prototype(own)), read.metric ? "mm" : "in", 2)} on the model`; // prettier-ignore
-      return read.metric ? printMetric(own) : printFeetInches(own);
+      if (r.world === "model") return `${printModel(toModel(scale, prototype(own)), r.metric ? "mm" : "in", 2)} on the model`; // prettier-ignore
+      return r.metric ? printMetric(own) : printFeetInches(own);
     };
-    const otherwise = read.world === "model" || read.metric || read.clear;
+    const otherwise = r.world === "model" || r.metric || r.clear;
     if (otherwise && (mm < spec.min - 1e-9 || mm > spec.max + 1e-9))
-      return [`Read “${words.trim()}”; ${spec.label} may be from ${say(spec.min)} to ${say(spec.max)}${read.clear ? " clear" : ""}.`]; // prettier-ignore
-    const said = setValue(mm);
-    return read.metric ? said.map((t) => tellIn(t, { ...doc.brief.units, prototype: "m" })) : said;
+      return { ok: false, error: `Read “${words.trim()}”; ${spec.label} may be from ${say(spec.min)} to ${say(spec.max)}${r.clear ? " clear" : ""}.` }; // prettier-ignore
+    return { ok: true, value: mm, metric: r.metric };
   };
   const set = (words: string): readonly string[] => {
-    if (spec.type === "length") return setLength(words);
-    const read = readParam(spec, words, barePrototype(unit));
-    if (!read.ok) return [read.error];
-    const same = typeof read.value === "number" && Math.abs(read.value - Number(value)) < 1e-9;
-    return same ? [] : setValue(read.value);
+    const r = read(words);
+    if (!r) return [];
+    if (!r.ok) return [r.error];
+    const said = setValue(r.value);
+    return r.metric ? said.map((t) => tellIn(t, { ...doc.brief.units, prototype: "m" })) : said;
+  };
+  /** Begins what a text that is still being typed would show. */
+  const typing = (words: string): void => {
+    const r = read(words);
+    if (r?.ok) ahead(setParam(structure, path, r.value));
   };
   const unitHint =
     spec.type === "length"
@@ -113,7 +122,7 @@ export function useParam(structure: string, path: string) {
             : spec.type === "points"
               ? `A line for each point: ${spec.columns.join(", ").toLowerCase()}, in ${unit === "m" ? "metres" : "feet"}; paste CSV here`
               : "a whole number";
-  return { spec, value, text, set, setValue, unitHint, label: spec.label };
+  return { spec, value, text, set, typing, setValue, unitHint, label: spec.label };
 }
 
 const wordOf = (spec: SingleParam, v: string | boolean): string =>
@@ -138,6 +147,8 @@ function listOf(words: string, bare: "ft" | "m"): string[] | undefined {
   }
   return out.map((x) => x.trim()).filter((x) => x !== "");
 }
+/** What was typed for a parameter; `metric` where its refusals are told in metres. */
+type Typed = Read & { readonly metric?: boolean };
 /** Reads what was typed for a parameter. */
 export function readParam(spec: SingleParam, words: string, bare: "ft" | "m"): Read {
   if (spec.type === "length") {

@@ -53,6 +53,10 @@ export interface JobApi {
   edit(label: string, recipe: Recipe): readonly string[];
   /** Shows a change without keeping it, while something is dragged; undefined ends it. */
   preview(recipe: Recipe | undefined): readonly string[];
+  /** A change that is being typed and not made yet: what it would show is begun, so that it is there when it is made. */
+  ahead(recipe: Recipe): void;
+  /** Who begins it, where frames are made by a worker; answers how to end that. */
+  whenAhead(begin: (to: Ask) => void): () => void;
   undo(): void;
   redo(): void;
   readonly canUndo: boolean;
@@ -132,12 +136,14 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const latest = useRef(state);
   latest.current = state;
 
+  const begun = useRef<{ readonly doc: string; readonly ask: Ask }>(undefined);
   const edit = useCallback(
     (label: string, recipe: Recipe): readonly string[] => {
       const before = latest.current.head.doc;
       const next = produce(before, recipe);
       setDraft(undefined);
-      const refused = problems(before, next);
+      // what was begun while it was typed was looked at then
+      const refused = begun.current?.doc === JSON.stringify(next) ? [] : problems(before, next);
       if (refused.length > 0) return refused.map((t) => tellIn(t, before.brief.units));
       // as they will be read again, so that the screen never differs from what is kept
       const patches = JSON.parse(JSON.stringify(diff(before, next))) as Patch[];
@@ -158,6 +164,26 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     if (refused.length === 0) setDraft(next);
     return refused.map((t) => tellIn(t, before.brief.units));
   }, []);
+  const marks = useMemo(() => issuedMarks(issues), [issues]);
+  const begin = useRef<(to: Ask) => void>(undefined);
+  const whenAhead = useCallback((b: (to: Ask) => void) => {
+    begin.current = b;
+    return () => void (begin.current === b && (begin.current = undefined));
+  }, []);
+  const elsewhere = useRef(false);
+  const ahead = useCallback(
+    (recipe: Recipe): void => {
+      if (!begin.current || !elsewhere.current) return;
+      const before = latest.current.head.doc;
+      const next = produce(before, recipe);
+      if (next === before || problems(before, next).length > 0) return;
+      const doc = JSON.stringify(next);
+      if (begun.current?.doc === doc) return;
+      begun.current = { doc, ask: newAsk(next, marks) };
+      begin.current(begun.current.ask);
+    },
+    [marks],
+  );
   const step = useCallback(
     async (kind: "undo" | "redo") => {
       const { head, confirmed, pending } = latest.current;
@@ -179,10 +205,12 @@ export function JobProvider({ initial, children }: { initial: JobState; children
 
   const shown = draft ?? doc;
   useKinds(shown);
-  const marks = useMemo(() => issuedMarks(issues), [issues]);
   const design = useMemo(() => designOf(shown, marks), [shown, marks]);
   const settled = useMemo(() => (shown === doc ? design : designOf(doc, marks)), [shown, doc, design, marks]);
-  const ask = useMemo(() => newAsk(shown, marks), [shown, marks]);
+  const ask = useMemo(() => {
+    const b = begun.current;
+    return b && b.ask.issued === marks && b.doc === JSON.stringify(shown) ? b.ask : newAsk(shown, marks);
+  }, [shown, marks]);
   const settledAsk = useMemo(() => (shown === doc ? ask : newAsk(doc, marks)), [shown, doc, ask, marks]);
   const { units } = shown.brief;
   // how large a frame is shows once it is made: the first is made here where that can be, those after it where its size asks for
@@ -190,7 +218,8 @@ export function JobProvider({ initial, children }: { initial: JobState; children
   const framesHere = kindsAtHand(kindsOf(shown)) && kindsAtHand(kindsOf(doc));
   const away = !framesHere || (known.current > AWAY_FROM && !design.structures.every((s) => s.framed));
   if (!away) known.current = design.structures.reduce((n, s) => n + s.resolved.sticks.length, 0);
-  const { report, checking } = useReport(settledAsk, issues, !framesHere || known.current > AWAY_FROM);
+  elsewhere.current = !framesHere || known.current > AWAY_FROM;
+  const { report, checking } = useReport(settledAsk, issues, elsewhere.current);
   if (away && report && !checking) known.current = report.sticks;
   const [, loadedMore] = useReducer((n: number) => n + 1, 0);
   const whenFramed = useCallback(
@@ -241,6 +270,8 @@ export function JobProvider({ initial, children }: { initial: JobState; children
     statuses,
     edit,
     preview,
+    ahead,
+    whenAhead,
     undo,
     redo,
     canUndo: past.length > 0 || (state.confirmed.older > 0 && state.pending.length === 0),

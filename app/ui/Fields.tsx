@@ -22,9 +22,11 @@ interface TextProps {
   readonly list?: string;
   /** Keeps what was typed; answers why not. */
   readonly keep: (text: string) => readonly string[] | void;
+  /** Told what stands in it at every key. */
+  readonly typing?: (text: string) => void;
 }
 /** A labelled field that keeps what is typed when one leaves it or presses Enter; what it refuses stays in it to be mended. */
-export function TextField({ label, value, hint, long, placeholder, list, first, keep }: TextProps) {
+export function TextField({ label, value, hint, long, placeholder, list, first, keep, typing }: TextProps) {
   const id = useId();
   const [text, setText] = useState(value);
   const [errors, setErrors] = useState<readonly string[]>([]);
@@ -35,6 +37,10 @@ export function TextField({ label, value, hint, long, placeholder, list, first, 
   const done = (): void => {
     if (text === value) return setErrors([]);
     setErrors(keep(text) ?? []);
+  };
+  const type = (t: string): void => {
+    setText(t);
+    typing?.(t);
   };
   const shared = {
     id,
@@ -52,12 +58,12 @@ export function TextField({ label, value, hint, long, placeholder, list, first, 
         {label}
       </label>
       {long ? (
-        <textarea rows={3} {...shared} onChange={(e) => setText(e.target.value)} />
+        <textarea rows={3} {...shared} onChange={(e) => type(e.target.value)} />
       ) : (
         <input
           {...shared}
           list={list}
-          onChange={(e) => setText(e.target.value)}
+          onChange={(e) => type(e.target.value)}
           onKeyDown={(e) => {
             if (e.key === "Enter") done();
             if (e.key === "Escape") {

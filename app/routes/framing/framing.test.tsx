@@ -1,7 +1,8 @@
 // @vitest-environment jsdom
 import { fireEvent, screen, waitFor } from "@testing-library/react";
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import { newStructure } from "core/job";
+import { framer } from "~/workers/framer";
 import { largeTrestle } from "../../../bench/largeTrestleValues";
 import { bare, example, openJob, server, setUpScreens, workers, type OpenJob } from "~/screen.fixture";
 
@@ -141,6 +142,33 @@ describe("a frame too large for the page", () => {
     expect(perBay).toBeGreaterThan(20);
     expect((await params(job)).bays).toHaveLength(30);
     await waitFor(() => expect(look().textContent).toMatch(/\d+ marks/));
+  });
+  it("is begun while its value is typed, so that leaving the field shows it at once and asks for nothing", async () => {
+    const job = await openJob(large(), "framing");
+    const first = sticks();
+    await job.user.click(screen.getByRole("tab", { name: "Parameters" }));
+    await job.user.click(screen.getByRole("button", { name: "Unfold all" }));
+    const looked = vi.spyOn(framer, "look");
+    const field = screen.getByLabelText<HTMLTextAreaElement>("Bays");
+    const nine = field.value.split(/[,;] /).slice(0, 30).join(", ");
+    fireEvent.change(field, { target: { value: nine } });
+    await waitFor(() => expect(looked).toHaveBeenCalledTimes(1));
+    const begun = await looked.mock.results[0]!.value;
+    // a word more in the channel than the answer itself
+    await new Promise((r) => setTimeout(r, 50));
+    expect(sticks()).toBe(first);
+    expect((await params(job)).bays).toHaveLength(39);
+    fireEvent.blur(field);
+    expect(sticks()).toBe(begun.sticks);
+    expect(begun.sticks).toBeLessThan(first);
+    expect(look().textContent).not.toMatch(/framing …/);
+    expect(looked).toHaveBeenCalledTimes(1);
+    expect((await params(job)).bays).toHaveLength(30);
+    // what the range does not have, or is not read, begins nothing
+    for (const value of ["15', 900'", "15', tall"]) fireEvent.change(field, { target: { value } });
+    await new Promise((r) => setTimeout(r, 50));
+    expect(looked).toHaveBeenCalledTimes(1);
+    looked.mockRestore();
   });
   it("tells why it cannot be framed, and goes on when it can again", async () => {
     const job = await openJob(large(), "framing");

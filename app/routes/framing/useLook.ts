@@ -1,9 +1,10 @@
-import { useEffect, useMemo, useRef, useState } from "react";
-import { unpackSeen, type View } from "core/drawing";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { View } from "core/drawing";
 import { lookAt, type Look, type LookAt, type StructureDesign } from "core/job";
 import { kindsAtHand } from "core/structures";
 import { useJob } from "~/job/JobContext";
-import { askLooker } from "~/job/framer";
+import { lookFor, lookReady } from "~/job/looks";
+import type { Ask } from "~/workers/heldDesigns";
 
 /** A picture with what it is of: the design it was made from, and from where that is looked at. */
 export interface Looked {
@@ -15,6 +16,7 @@ export interface Looked {
 /**
  * What the board shows of a structure: made here for a small one, else by a worker, and until that answers the picture
  * before. `fresh` says whether it is what was asked for. While one is being made only the latest of what is asked next waits.
+ * What is being typed is begun before it is asked for, so that it is mostly there by then.
  */
 export function useLook(
   wanted: StructureDesign | undefined,
@@ -22,7 +24,7 @@ export function useLook(
   build: string | undefined,
   bare: boolean,
 ): { readonly looked: Looked | undefined; readonly fresh: boolean } {
-  const { away: elsewhere, whenFramed, ask } = useJob();
+  const { away: elsewhere, whenFramed, ask, whenAhead } = useJob();
   const at = useMemo((): LookAt => ({ view, build, bare }), [view, build, bare]);
   const [late, setLate] = useState<Looked>();
   // a worker that fails leaves the page to make the picture itself
@@ -32,37 +34,45 @@ export function useLook(
   // another structure is not shown under the picture of the one before, where that can be helped
   const here = wanted && kindsAtHand([wanted.kind.id]) && before?.design.structure.id !== wanted.structure.id;
   const away = elsewhere && !failed && wanted !== undefined && !here;
-  const now = useMemo(
-    () => (!wanted || away ? undefined : { design: wanted, at, look: lookAt(wanted, at) }),
-    [wanted, at, away],
-  );
+  const now = useMemo((): Looked | undefined => {
+    if (!wanted) return undefined;
+    const look = away ? lookReady(ask, wanted.structure.id, at) : lookAt(wanted, at);
+    return look && { design: wanted, at, look };
+  }, [wanted, ask, at, away]);
   if (now) last.current = now;
   if (now && late) setLate(undefined);
 
   const busy = useRef(false);
   const next = useRef<() => void>(undefined);
-  useEffect(() => {
-    if (!away) return;
-    const { id } = wanted.structure;
-    const make = (): void => {
+  const whenIdle = useCallback((make: () => Promise<unknown>): (() => void) => {
+    const start = (): void => {
       busy.current = true;
       next.current = undefined;
-      void askLooker((w) => w.look(ask, id, at))
-        .then(
-          (l) => setLate({ design: wanted, at, look: { ...l, shown: unpackSeen(l.shown) } }),
-          () => whenFramed(() => setFailed(true)),
-        )
-        .finally(() => {
-          busy.current = false;
-          next.current?.();
-        });
+      void make().finally(() => {
+        busy.current = false;
+        next.current?.();
+      });
     };
-    if (busy.current) next.current = make;
-    else make();
+    if (busy.current) next.current = start;
+    else start();
     return () => {
-      if (next.current === make) next.current = undefined;
+      if (next.current === start) next.current = undefined;
     };
-  }, [away, wanted, ask, at, whenFramed]);
+  }, []);
+  const id = wanted?.structure.id;
+  useEffect(() => {
+    if (!away || now) return;
+    return whenIdle(() =>
+      lookFor(ask, wanted.structure.id, at).then(
+        (look) => setLate({ design: wanted, at, look }),
+        () => whenFramed(() => setFailed(true)),
+      ),
+    );
+  }, [away, now, wanted, ask, at, whenFramed, whenIdle]);
+  useEffect(() => {
+    if (id === undefined) return;
+    return whenAhead((to: Ask) => void whenIdle(() => lookFor(to, id, at).catch(() => undefined)));
+  }, [id, at, whenAhead, whenIdle]);
   const looked = now ?? before;
-  return { looked, fresh: !away || (late?.design === wanted && late?.at === at) };
+  return { looked, fresh: now !== undefined || (late?.design === wanted && late?.at === at) };
 }
