@@ -17,9 +17,15 @@ interface Props {
 
 /** Sticks painted in one go, where none of them covers another: a few at a time are quicker than each alone, and than all. */
 const TOGETHER = 8;
-/** Whether the boxes round two sticks come within `pad` mm of each other on the drawing. */
-const overlap = (a: Seen, b: Seen, pad: number): boolean =>
-  a.min[0] < b.max[0] + pad && b.min[0] < a.max[0] + pad && a.min[1] < b.max[1] + pad && b.min[1] < a.max[1] + pad;
+/** Whether the box round a stick comes within `pad` mm of the box of one of the first `count` others on the drawing. */
+function meetsOne(s: Seen, others: readonly Seen[], count: number, pad: number): boolean {
+  const [x0, y0, x1, y1] = [s.min[0] - pad, s.min[1] - pad, s.max[0] + pad, s.max[1] + pad];
+  for (let i = 0; i < count; i++) {
+    const { min, max } = others[i]!;
+    if (x0 < max[0] && min[0] < x1 && y0 < max[1] && min[1] < y1) return true;
+  }
+  return false;
+}
 
 /** Thousands of sticks as timber on one canvas. Says when it was painted, so that a benchmark can wait for it. */
 export function SticksCanvas({ shown, view, selected, roles }: Props) {
@@ -43,26 +49,28 @@ export function SticksCanvas({ shown, view, selected, roles }: Props) {
     const pad = g.lineWidth / view.k;
     let tint = "";
     const together: Seen[] = [];
+    let count = 0;
+    // one step of the drawing on the screen, so that a point is two products
+    const [kx, x0, ky, y0] = [view.X(1) - view.X(0), view.X(0), view.Y(1) - view.Y(0), view.Y(0)];
     const paint = (): void => {
-      if (together.length === 0) return;
+      if (count === 0) return;
       g.beginPath();
-      for (const s of together)
-        for (const o of s.flat) {
-          for (let i = 0; i < o.length; i += 2)
-            if (i === 0) g.moveTo(view.X(o[i]!), view.Y(o[i + 1]!));
-            else g.lineTo(view.X(o[i]!), view.Y(o[i + 1]!));
+      for (let n = 0; n < count; n++)
+        for (const o of together[n]!.flat) {
+          g.moveTo(kx * o[0]! + x0, ky * o[1]! + y0);
+          for (let i = 2; i < o.length; i += 2) g.lineTo(kx * o[i]! + x0, ky * o[i + 1]! + y0);
           g.closePath();
         }
       g.fill();
       g.stroke();
-      together.length = 0;
+      count = 0;
     };
     for (const s of shown) {
       const on = s.id === selected;
       const own = on ? picked! : roles ? roleTint(s.role) : looks[lookOf(s.stock)];
-      if (own !== tint || together.length === TOGETHER || together.some((o) => overlap(o, s, pad))) paint();
+      if (own !== tint || count === TOGETHER || meetsOne(s, together, count, pad)) paint();
       if (own !== tint) g.fillStyle = tint = own;
-      together.push(s);
+      together[count++] = s;
       if (!on) continue;
       g.strokeStyle = vermilion!;
       g.lineWidth *= 2;

@@ -14,8 +14,8 @@ export interface Look {
   readonly fault: string | undefined;
   /** How many sticks the whole structure has. */
   readonly sticks: number;
-  /** Ids of the builds that have sticks. */
-  readonly builds: readonly string[];
+  /** The builds that have sticks. */
+  readonly builds: readonly Pick<Build, "id" | "name">[];
   /** Whether boards or sheets cover its frame. */
   readonly clad: boolean;
   readonly shown: readonly Seen[];
@@ -36,7 +36,7 @@ export function lookAt(d: StructureDesign, at: LookAt): Look {
   return {
     fault: d.fault,
     sticks: sticks.length,
-    builds: builds.map((b) => b.id),
+    builds: builds.map(({ id, name }) => ({ id, name })),
     clad: sticks.some(isCladding),
     shown: elevation(sticksOf(sticks, build, at.bare), build ? { ...build, id: at.view } : VIEWS[at.view]),
   };

@@ -1,20 +1,6 @@
 import { Popover, PopoverButton, PopoverPanel } from "@headlessui/react";
 import { ChevronDownIcon } from "@heroicons/react/20/solid";
-import type { View } from "core/drawing";
-import { useMemo } from "react";
-import type { Looked } from "./useLook";
-
-type Build = ReturnType<typeof useBuilds>[number];
-
-/** What of a structure is put together by itself, as views: only those that have sticks. */
-export function useBuilds(looked: Looked | undefined) {
-  return useMemo(() => {
-    if (!looked || looked.look.fault) return [];
-    const { design, look } = looked;
-    const all = design.kind.builds?.(design.variant.params, design.context) ?? [];
-    return all.filter((b) => look.builds.includes(b.id)).map((b) => ({ ...b, id: b.id as View["id"] }));
-  }, [looked]);
-}
+import type { Look } from "core/job";
 
 /** Which part of a structure the board shows. */
 export function PartMenu({
@@ -25,7 +11,7 @@ export function PartMenu({
   bare,
   setBare,
 }: {
-  builds: readonly Build[];
+  builds: Look["builds"];
   /** Whether there is cladding to leave out. */
   clad: boolean;
   picked: string | undefined;

@@ -35,7 +35,7 @@ import { PAINT_FROM, SticksCanvas } from "~/board/SticksCanvas";
 import { sticksUnder } from "~/board/sticksUnder";
 import { forceTint, useForces } from "./useForces";
 import { GroundHandles, GroundLine, groundLine, useGroundTool, useTrestle } from "./Ground";
-import { PartMenu, useBuilds } from "./PartMenu";
+import { PartMenu } from "./PartMenu";
 import { useLook } from "./useLook";
 import { useUnseen } from "./useUnseen";
 
@@ -77,7 +77,7 @@ export default function Framing() {
   const view = looked?.at.view ?? "front";
   const home = design?.kind.home ?? "front";
   const unseen = useUnseen(wanted);
-  const builds = useBuilds(looked);
+  const builds = looked?.look.builds ?? [];
   const build = builds.find((b) => b.id === looked?.at.build);
   const large = shown.length > PAINT_FROM;
   const trestle = useTrestle(design, fault);
