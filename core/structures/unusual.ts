@@ -15,6 +15,7 @@ export function unusual(spec: Spec, params: Params, shown: (path: string) => boo
   return pathsOf(spec)
     .filter(shown)
     .flatMap(cells)
+    .filter(shown)
     .flatMap((path): Remark[] => {
       const p = paramAt(spec, path)!;
       if (p.type !== "length" && p.type !== "batter" && p.type !== "number") return [];

@@ -1,6 +1,7 @@
 import type { Vec2 } from "../../geometry";
 import type { PanelBody } from "../../frame";
 import { rectangleHole, rectangleOf } from "../panel";
+import { holeUnder, springing, underArch, type Arch } from "./arch";
 
 /** How a window or door is divided. */
 export type LayeredStyle = "fixed" | "hung" | "casement" | "panel" | "glazed" | "boards" | "split";
@@ -27,7 +28,10 @@ export interface LayeredSeed {
   readonly ledge: number;
   /** Between the halves of a split door. */
   readonly seam: number;
+  /** How far an arched head rises over its springing; a square one has none. */
+  readonly rise?: number;
 }
+const archOf = (s: LayeredSeed): Arch | undefined => (s.rise ? { half: s.width / 2, rise: s.rise, crown: s.height } : undefined); // prettier-ignore
 export type LayerName =
   | "frame"
   | "upper sash"
@@ -59,8 +63,8 @@ function panes([from, to]: Span, count: number, bar: number): Span[] {
   const clear = (to - from - (count - 1) * bar) / count;
   return Array.from({ length: count }, (_, i): Span => [from + i * (clear + bar), from + i * (clear + bar) + clear]);
 }
-const grid = (name: string, x: Span, y: Span, across: number, up: number, bar: number): PanelBody["holes"] =>
-  panes(x, across, bar).flatMap((px, i) => panes(y, up, bar).map((py, k) => rectangleHole(`${name}${i + 1}.${k + 1}`, px, py))); // prettier-ignore
+const size = (o: readonly Vec2[], k: 0 | 1): number =>
+  Math.max(...o.map((p) => p[k])) - Math.min(...o.map((p) => p[k]));
 
 /**
  * The layers of a window or door from the outside in, every one of them as large as the frame, so that they are lined up
@@ -68,16 +72,29 @@ const grid = (name: string, x: Span, y: Span, across: number, up: number, bar: n
  * glazing. A sash's halves meet in one rail's height, which both have: the upper one ends where that rail ends and the
  * lower one begins where it begins. An opening of 30 × 60 with a frame of 1, stiles of 2 and bars of 0.5, two panes wide,
  * has panes of (30 − 2 − 4 − 0.5) / 2 = 11.75. Doors have a face with their panels on a back, or boards with ledges and
- * a brace that rises from the left. Common practice.
+ * a brace that rises from the left. Under an arched head each part ends on an arc of its own round the same middle, as far
+ * in as it is at the sides; what an arc leaves of a pane that is narrower than a bar stays closed. Common practice.
  */
 export function openingLayers(s: LayeredSeed): LayerPart[] {
   const foot = s.door ? 0 : -s.lap;
   const whole: { readonly x: Span; readonly y: Span } = { x: [-s.width / 2 - s.lap, s.width / 2 + s.lap], y: [foot, s.height + s.lap] }; // prettier-ignore
   const [x0, x1] = [-s.width / 2 + s.edge, s.width / 2 - s.edge];
   const [y0, y1] = [s.door ? 0 : s.edge, s.height - s.edge];
-  const part = (order: number, layer: LayerName, holes: PanelBody["holes"] = [], y: Span = whole.y): LayerPart => ({ layer, name: layer, order, outline: rectangleOf(whole.x, y), holes }); // prettier-ignore
+  const arch = archOf(s);
+  /** How much further out than the opening something is that reaches so far to its sides. */
+  const past = (x: Span): number => Math.max(Math.abs(x[0]), Math.abs(x[1])) - s.width / 2;
+  const part = (order: number, layer: LayerName, holes: PanelBody["holes"] = [], y: Span = whole.y): LayerPart => {
+    const outline = rectangleOf(whole.x, y);
+    return { layer, name: layer, order, outline: arch ? underArch(outline, arch, s.lap) : outline, holes };
+  };
+  const hole = (name: string, x: Span, y: Span) => holeUnder(rectangleHole(name, x, y), arch, past(x));
+  const grid = (name: string, x: Span, y: Span, across: number, up: number, bar: number): PanelBody["holes"] =>
+    panes(x, across, bar)
+      .flatMap((px, i) => panes(y, up, bar).map((py, k) => rectangleHole(`${name}${i + 1}.${k + 1}`, px, py)))
+      .map((h) => holeUnder(h, arch, past(x)))
+      .filter((h) => !arch || (h.outline.length > 2 && Math.min(size(h.outline, 0), size(h.outline, 1)) > s.bar));
   // at a door the hole runs out of the frame
-  const frame = part(0, "frame", [rectangleHole("light", [x0, x1], [s.door ? -1 : y0, y1])]);
+  const frame = part(0, "frame", [hole("light", [x0, x1], [s.door ? -1 : y0, y1])]);
   const inner: Span = [x0 + s.stile, x1 - s.stile];
   switch (s.style) {
     case "fixed":
@@ -93,11 +110,11 @@ export function openingLayers(s: LayeredSeed): LayerPart[] {
         frame,
         part(1, "upper sash", [
           ...grid("pane", inner, [high, y1 - s.stile], s.across, s.up, s.bar),
-          rectangleHole("free", [x0, x1], [y0, low]),
+          hole("free", [x0, x1], [y0, low]),
         ]),
         part(2, "lower sash", [
           ...grid("pane", inner, [y0 + s.bottomRail, low], s.across, s.up, s.bar),
-          rectangleHole("free", [x0, x1], [high, y1]),
+          hole("free", [x0, x1], [high, y1]),
         ]),
         part(3, "glazing"),
       ];
@@ -129,9 +146,14 @@ export function openingLayers(s: LayeredSeed): LayerPart[] {
   }
 }
 /** Two ledges on the boards of a leaf, a ledge's width in from its top and foot, and a brace from the foot at the left to the top at the right; a low leaf has one ledge in its middle. */
-function ledged(s: LayeredSeed, [x0, x1]: Span, [y0, y1]: Span, on: string, which: string): LayerPart[] {
-  const [inset, high] = [Math.min(s.ledge / 2, (x1 - x0) / 8), y1 - y0];
+function ledged(s: LayeredSeed, [x0, x1]: Span, [y0, top]: Span, on: string, which: string): LayerPart[] {
+  const arch = archOf(s);
+  // under an arch they end where it springs
+  const y1 = arch ? Math.max(y0, Math.min(top, springing(arch, x1 - s.width / 2))) : top;
+  const inset = Math.min(s.ledge / 2, (x1 - x0) / 8);
   const x: Span = [x0 + inset, x1 - inset];
+  const high = y1 - y0;
+  if (arch && high < s.ledge) return [];
   const laid = (layer: LayerName, name: string, outline: readonly Vec2[]): LayerPart => ({ layer, name: `${which}${name}`, order: 1, outline, holes: [], on }); // prettier-ignore
   if (high < 3 * s.ledge) {
     const half = Math.min(s.ledge, high / 2) / 2;
@@ -159,9 +181,8 @@ export function footOf(length: number, rise: number, width: number): number {
   return (-a * length + width * Math.sqrt(a * length * length + (h - a) * (length * length + h))) / (h - a);
 }
 /** The least that is cut out of any of its parts, across or up: below 0 where there is no room for a pane. Model mm. */
-export const leastPane = (s: LayeredSeed): number =>
-  Math.min(
-    ...openingLayers(s).flatMap((p) =>
-      p.holes.flatMap((h) => [h.outline[1]![0] - h.outline[0]![0], h.outline[2]![1] - h.outline[1]![1]]),
-    ),
-  );
+export function leastPane(s: LayeredSeed): number {
+  const holes = (of: LayeredSeed) => openingLayers(of).flatMap((p) => p.holes.map((h) => h.outline));
+  const square = holes({ ...s, rise: 0 }).flatMap((o) => [o[1]![0] - o[0]![0], o[2]![1] - o[1]![1]]);
+  return Math.min(...square, ...(s.rise ? holes(s).flatMap((o) => [size(o, 0), size(o, 1)]) : []));
+}

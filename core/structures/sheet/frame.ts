@@ -83,10 +83,7 @@ function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
         stock: item.id,
         splices: seams[i]!,
         ...(name === "face" ? { texture: wallLines(item, lowest, outline[0]![0]) } : {}),
-        holes: w.made.map(({ row, opening }) => {
-          const [across, [sill, head]] = holeIn(opening, l.v.openings[row]!, i);
-          return rectangleHole(opening.gap.name, across, [opening.gap.door && sill <= w.foot + NEAR ? w.foot - 1 : sill, head]); // prettier-ignore
-        }),
+        holes: w.made.map(({ row, opening }) => holeIn(opening, l.v.openings[row]!, i, w.foot)),
       }),
     );
     if (i > 0) glue(b, layerId(l, ctx, w, i - 1), id, "-w", "+w");
@@ -131,7 +128,7 @@ function splicePlates(
     glue(b, id, inmost, "+w", "-w");
   });
 }
-const LETTERS: Readonly<Record<PartName, string>> = { frame: "WF", "upper sash": "US", "lower sash": "LS", sash: "SA", glazing: "GL", "door face": "DF", "door back": "DB", boards: "BD", "lower boards": "BD", "upper boards": "BD", ledge: "DL", brace: "DX", casing: "CA", sill: "SI", shutter: "ST", lintel: "LI", "stone sill": "SS" }; // prettier-ignore
+const LETTERS: Readonly<Record<PartName, string>> = { frame: "WF", "upper sash": "US", "lower sash": "LS", sash: "SA", glazing: "GL", "door face": "DF", "door back": "DB", boards: "BD", "lower boards": "BD", "upper boards": "BD", ledge: "DL", brace: "DX", casing: "CA", sill: "SI", shutter: "ST", lintel: "LI", voussoir: "VO", "stone sill": "SS" }; // prettier-ignore
 const PART_ROLES: Readonly<Partial<Record<PartName, string>>> = { frame: "opening frame", boards: "door boards", "lower boards": "door boards", "upper boards": "door boards", ledge: "door ledge", brace: "door brace", sill: "window sill" }; // prettier-ignore
 /** The layers, trim and shutters of an opening, glued to what lies before and behind them. */
 function openingParts(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, row: number, o: MadeOpening): void {

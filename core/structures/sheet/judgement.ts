@@ -5,7 +5,7 @@ import type { Context, Noted, Remark, WallOpening } from "../kind";
 import { leastPane } from "../layered/openingLayers";
 import { openingNotes } from "../openingNotes";
 import { unusual } from "../unusual";
-import { inLayers } from "./layeredOpenings";
+import { inLayers, riseOf } from "./layeredOpenings";
 import { layersOf, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout";
 import { sheetSpec, type SheetValues } from "./parameters";
 import { truedOff } from "./seams";
@@ -35,6 +35,13 @@ export function sheetCheck(v: SheetValues, ctx?: Context): string[] {
       out.push(`${name} would begin ${fi(-foot)} over the floor and end at ${fi(v.wallHeight)}; leave it at least 2′-0″.`);
   if (v.roof === "flat" && v.wallHeight < nominalMm(v.ledge).width + feet(2))
     out.push(`A flat roof at ${fi(v.wallHeight)} leaves no room under its ledges.`);
+  v.openings.forEach((o, i) => {
+    const rise = riseOf(o);
+    if (rise > o.width / 2 + 1e-6)
+      out.push(`Opening ${i + 1} is ${fi(o.width)} wide and its arch rises ${fi(rise)}; one rises at most half its width: ${fi(o.width / 2)}, a half round.`); // prettier-ignore
+    else if (rise > o.height - inches(2))
+      out.push(`Opening ${i + 1} is ${fi(o.height)} high to its crown and its arch rises ${fi(rise)}; make it higher, or the arch flatter.`); // prettier-ignore
+  });
   if (out.length > 0 || !ctx) return out;
   const { layers } = layersOf(v, ctx);
   const stack = stackOf(layers.map((x) => x.item.thickness));
@@ -110,7 +117,11 @@ function openingFaults(l: SheetLayout, w: SheetWall, corner: number, ctx: Contex
       out.push(`${number(g.name)} reaches ${p(g.head)} and its wall ends at ${p(top)} there; make it lower.`);
     if (g.head < w.foot + LEAST_STRIP || (!g.door && g.sill < w.foot + LEAST_STRIP))
       out.push(`${number(g.name)} begins below the foot of its wall at ${p(w.foot)}; raise it, or make it a door.`);
-    if (l.v.roof === "flat" && g.head > l.high - l.roof.thickness - LEAST_STRIP && g.sill < l.high)
+    if (
+      l.v.roof === "flat" &&
+      g.head > l.high - l.roof.thickness - ctx.stock(l.v.ledge).section.width - LEAST_STRIP &&
+      g.sill < l.high
+    )
       out.push(`The roof and its ledges cross ${number(g.name).toLowerCase()} at ${p(l.high)}; make it lower.`);
     for (const other of sorted.slice(i + 1).map(whole))
       if (other.from < g.to + LEAST_STRIP && other.sill < g.head + LEAST_STRIP && g.sill < other.head + LEAST_STRIP)
@@ -243,11 +254,14 @@ export function sheetShown(v: SheetValues, path: string): boolean {
       const pieces = row.style === "boards" || row.style === "split";
       if (column === "style") return inLayers(row);
       if (column === "across" || column === "up") return inLayers(row) && !pieces;
+      if (column === "rise") return row.head === "segmental";
       if (column === "lap") return row.mount !== "inside" && row.mount !== "layersIn";
       return true;
     }
     case "stoneLap":
       return v.lintel > 0 || v.stoneSill > 0;
+    case "archStones":
+      return v.lintel > 0 && v.openings.some((o) => o.head !== "square");
     case "quoinLong":
     case "quoinShort":
       return v.quoins > 0;

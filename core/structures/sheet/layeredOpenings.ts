@@ -1,15 +1,16 @@
 import { sheetOf, type SheetItem } from "../../lumber";
 import type { PanelBody } from "../../frame";
-import type { Vec2 } from "../../geometry";
+import { NEAR, type Vec2 } from "../../geometry";
 import { inches, prototype } from "../../units";
 import type { Context, WallOpening } from "../kind";
 import { openingLayers, type LayeredSeed, type LayeredStyle, type LayerName } from "../layered/openingLayers";
+import { holeUnder, ringPast, underArch, voussoirs, type Arch } from "../layered/arch";
 import { rectangleHole, rectangleOf } from "../panel";
 import type { SheetValues } from "./parameters";
 
 type OpeningRow = SheetValues["openings"][number];
 export const inLayers = (o: Pick<OpeningRow, "mount">): boolean => o.mount.startsWith("layers");
-export type PartName = LayerName | "casing" | "sill" | "shutter" | "lintel" | "stone sill";
+export type PartName = LayerName | "casing" | "sill" | "shutter" | "lintel" | "voussoir" | "stone sill";
 
 /** A sheet part of an opening: x from its middle, y from its foot, and how far its outer face lies in from the wall's outside. Model mm. */
 export interface OpeningPart {
@@ -33,7 +34,12 @@ export interface MadeOpening {
   readonly reach: { readonly inner: number; readonly outer: readonly [number, number]; readonly head: number; readonly sill: number }; // prettier-ignore
   readonly into: number;
   readonly seed?: LayeredSeed;
+  /** The arch that it ends under, as it is seen, over the floor. */
+  readonly arch?: Arch;
 }
+/** How far an opening's head rises over its springing, prototype mm; 0 where it is square. */
+export const riseOf = (o: Pick<OpeningRow, "head" | "width" | "rise">): number =>
+  o.head === "round" ? o.width / 2 : o.head === "segmental" ? o.rise : 0;
 interface Made {
   readonly v: SheetValues;
   readonly ctx: Context;
@@ -59,6 +65,7 @@ export function layeredSeed({ v, mm }: Pick<Made, "v" | "mm">, o: OpeningRow, ga
     up: o.up,
     ledge: cut(v.ledgeWide),
     seam: mm(inches(0.5)),
+    rise: mm(riseOf(o)),
   };
 }
 const sheet = (id: string): SheetItem => sheetOf(`sheet/${id}`)!;
@@ -104,26 +111,45 @@ export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpeni
   const trim = layers ? mm(v.casing) : 0;
   const half = mm(o.width) / 2;
   const [low, high] = layers ? [0, gap.head - gap.sill] : [mm(o.sill) - gap.sill, mm(o.sill + o.height) - gap.sill];
-  const outside = (part: PartName, name: string, item: SheetItem, x: Pair, y: Pair, holes: PanelBody["holes"] = []) => parts.push({ part, name, outline: rectangleOf(x, y), holes, item, depth: -item.thickness, front: [], behind: ["wall"] }); // prettier-ignore
+  const rise = mm(riseOf(o));
+  const arch: Arch | undefined = rise > 0 ? { half, rise, crown: high } : undefined;
+  const onFace = (part: PartName, name: string, item: SheetItem, outline: readonly Vec2[], holes: PanelBody["holes"] = []) => parts.push({ part, name, outline, holes, item, depth: -item.thickness, front: [], behind: ["wall"] }); // prettier-ignore
+  const outside = (part: PartName, name: string, item: SheetItem, x: Pair, y: Pair): unknown => onFace(part, name, item, rectangleOf(x, y)); // prettier-ignore
   const horn = layers && trim > 0 && !gap.door ? trim + mm(v.sillHigh) / 2 : 0;
   if (layers && trim > 0) {
-    outside("casing", "casing", sheet(v.trimSheet), [-half - trim, half + trim], [0, high + trim], [rectangleHole("light", [-half, half], [-1, high])]); // prettier-ignore
+    const around = rectangleOf([-half - trim, half + trim], [0, high + trim]);
+    onFace("casing", "casing", sheet(v.trimSheet), arch ? underArch(around, arch, trim) : around, [holeUnder(rectangleHole("light", [-half, half], [-1, high]), arch, 0)]); // prettier-ignore
     if (horn > 0) outside("sill", "sill", sheet(v.sillSheet), [-half - horn, half + horn], [-mm(v.sillHigh), 0]);
   }
   // what has no trim may have stone over and under it
   const bare = !layers || trim === 0;
   const lap = half + mm(v.stoneLap);
   const [over, below] = [bare ? mm(v.lintel) : 0, bare && !gap.door ? mm(v.stoneSill) : 0];
-  if (over > 0) outside("lintel", "lintel", sheet(v.stoneSheet), [-lap, lap], [high, high + over]);
+  if (over > 0 && arch)
+    voussoirs(arch, over, v.archStones).forEach((stone, i) => onFace("voussoir", `voussoir ${i + 1}`, sheet(v.stoneSheet), stone)); // prettier-ignore
+  else if (over > 0) outside("lintel", "lintel", sheet(v.stoneSheet), [-lap, lap], [high, high + over]);
   if (below > 0) outside("stone sill", "stone sill", sheet(v.stoneSheet), [-lap, lap], [low - below, low]);
   const shutter = { left: o.shutters === "left" || o.shutters === "both", right: o.shutters === "right" || o.shutters === "both" }; // prettier-ignore
-  const beside = half + trim;
-  if (shutter.left) outside("shutter", "left shutter", sheet(v.trimSheet), [-beside - half, -beside], [low, high]);
-  if (shutter.right) outside("shutter", "right shutter", sheet(v.trimSheet), [beside, beside + half], [low, high]);
+  const beside = half + Math.max(trim, over > 0 && arch ? ringPast(arch, over) : 0);
+  // a leaf is half of the opening, hung on its side: under an arch it is high at the stile that meets the other when shut
+  const leaf = (sign: 1 | -1): readonly Vec2[] => {
+    if (!arch) return rectangleOf(sign > 0 ? [beside, beside + half] : [-beside - half, -beside], [low, high]);
+    const shut = underArch(rectangleOf(sign > 0 ? [0, half] : [-half, 0], [low, high]), arch, 0);
+    return shut.map(([x, y]): Vec2 => [sign * (beside + half) - x, y]).toReversed();
+  };
+  if (shutter.left) onFace("shutter", "left shutter", sheet(v.trimSheet), leaf(-1));
+  if (shutter.right) onFace("shutter", "right shutter", sheet(v.trimSheet), leaf(1));
   // a flange stands out past the hole
   const grow = half - (gap.to - gap.from) / 2;
   const side = (has: boolean): number =>
-    grow + Math.max(horn, trim, has ? trim + half : 0, over > 0 || below > 0 ? mm(v.stoneLap) : 0);
+    grow +
+    Math.max(
+      horn,
+      trim,
+      has ? beside : 0,
+      over > 0 && arch ? ringPast(arch, over) : 0,
+      (over > 0 && !arch) || below > 0 ? mm(v.stoneLap) : 0,
+    );
   const behind = o.mount === "layersIn" || !layers ? 0 : mm(o.lap) + (o.mount === "layers" && m.thick.length > 1 ? v.fit : 0); // prettier-ignore
   return {
     gap,
@@ -132,12 +158,16 @@ export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpeni
     reach: { inner: behind, outer: [side(shutter.left), side(shutter.right)], head: Math.max(layers ? trim : 0, over > 0 ? high + over - (gap.head - gap.sill) : 0), sill: Math.max(horn > 0 ? mm(v.sillHigh) : 0, below > 0 ? below - low : 0) }, // prettier-ignore
     into,
     ...(seed ? { seed } : {}),
+    ...(arch ? { arch: { ...arch, crown: arch.crown + gap.sill } } : {}),
   };
 }
 type Pair = readonly [number, number];
-/** The opening in a wall's layer: as it is seen, or in what lies behind the face as large as what is let in there. Across from the wall's left end, up from the floor. */
-export function holeIn(made: MadeOpening, o: OpeningRow, layer: number): readonly [across: Pair, up: Pair] {
+/** The opening in a wall's layer: as it is seen, or in what lies behind the face as large as what is let in there; a door's runs out at the foot of its wall. Across from the wall's left end, up from the floor. */
+export function holeIn(made: MadeOpening, o: OpeningRow, layer: number, foot: number): PanelBody["holes"][number] {
   const more = o.mount === "layers" && layer > 0 ? made.reach.inner : 0;
-  const { from, to, sill, head, door } = made.gap;
-  return [[from - more, to + more], [door ? sill : sill - more, head + more]]; // prettier-ignore
+  const { name, from, to, sill, head, door } = made.gap;
+  const low = !door ? sill - more : sill <= foot + NEAR ? foot - 1 : sill;
+  const [middle, half] = [(from + to) / 2, (to - from) / 2 + more];
+  const { outline, ...hole } = holeUnder(rectangleHole(name, [-half, half], [low, head + more]), made.arch, half - (made.arch?.half ?? 0)); // prettier-ignore
+  return { ...hole, outline: outline.map(([x, y]): Vec2 => [middle + x, y]) };
 }

@@ -74,6 +74,62 @@ describe("lintels and stone sills", () => {
     expect(of({ mount: "layers" })).toEqual([0, 0]);
   });
 });
+describe("arches", () => {
+  const arched = (row: Row, over: Partial<Record<keyof SheetValues, unknown>> = {}): SheetValues => block({ lintel: inches(10), stoneSill: inches(4), openings: [{ ...usual, at: feet(15), sill: feet(3), mount: "inside", lap: 0, ...row }], ...over }); // prettier-ignore
+  it("have their stones round the head in place of a lintel, and a sill below as before", () => {
+    const v = arched({ head: "segmental", rise: inches(6) }, { archStones: 7 });
+    const f = sheetFrame(v, HO);
+    const r = sound(v);
+    expect([roleCounts(f)["lintel"] ?? 0, roleCounts(f)["voussoir"], roleCounts(f)["stone sill"]]).toEqual([0, 7, 1]);
+    // 3 ft over 6 in: a radius of 30 in, the stones 10 in deep end 10 · 18 / 30 past the sides
+    const all = Array.from({ length: 7 }, (_, i) => `opening1/voussoir-${i + 1}`);
+    expect(reachOf(r, ...all)).toEqual(near([-24 * IN, 24 * IN], [-70 - thou(15), -70], [28 - 30 * IN + 24 * IN, 28 + 10 * IN])); // prettier-ignore
+    // the first at the right, the fourth in the middle
+    expect(reachOf(r, "opening1/voussoir-1")[0][1]).toBeCloseTo(24 * IN, 5);
+    const [from, to] = reachOf(r, "opening1/voussoir-4")[0];
+    expect(from).toBeCloseTo(-to, 6);
+    expect(roleCounts(sheetFrame(arched({ head: "round" }, { archStones: 1 }), HO))["voussoir"]).toBe(1);
+    expect(roleCounts(sheetFrame(arched({ head: "round" }, { lintel: 0 }), HO))["voussoir"] ?? 0).toBe(0);
+  });
+  it("are cut out of every layer of the wall with the room that the casting needs all round", () => {
+    const f = sheetFrame(arched({ head: "round" }), HO);
+    for (const layer of ["face", "core"]) {
+      const [hole] = panelIn(f, `front/${layer}`).holes;
+      // 5.25 and the fit of 0.1 round a middle at 28 − 5.25
+      const head = hole!.outline.filter(([, z]) => z > 22.75 + 1e-6);
+      expect(head.length).toBeGreaterThan(8);
+      for (const [x, z] of head) expect(Math.hypot(x - 52.5, z - 22.75)).toBeCloseTo(5.35, 6);
+      expect(Math.min(...hole!.outline.map(([, z]) => z))).toBeCloseTo(10.4, 6);
+      expect(hole!.bevel).toHaveLength(hole!.outline.length);
+    }
+  });
+  it("have trim that runs round them and shutters that would close them", () => {
+    const v = arched({ head: "round", mount: "layers", lap: inches(3), shutters: "both" });
+    const f = sheetFrame(v, HO);
+    sound(v);
+    const trim = panelIn(f, "opening1/casing");
+    const [wide, half] = [4 * IN, 18 * IN];
+    const z0 = 5 * 12 * IN - half;
+    for (const [o, r] of [
+      [trim.outline, half + wide],
+      [trim.holes[0]!.outline, half],
+    ] as const)
+      for (const [x, z] of o) if (z > z0 + 1e-6) expect(Math.hypot(x, z - z0)).toBeCloseTo(r, 6);
+    const [left, right] = ["left", "right"].map((s) => panelIn(f, `opening1/${s}-shutter`).outline);
+    // both together are the opening, by area; each is the other's image, high on the side away from the window
+    const all = polygonArea(left!) + polygonArea(right!);
+    expect(Math.abs(all - (2 * half * z0 + (Math.PI * half * half) / 2))).toBeLessThan(0.2);
+    const highest = (o: readonly (readonly [number, number])[]): number => o.reduce((a, b) => (b[1] > a[1] + 1e-9 ? b : a))[0]; // prettier-ignore
+    expect(highest(right!)).toBeCloseTo(half + wide + half, 6);
+    expect(highest(left!)).toBeCloseTo(-(half + wide + half), 6);
+  });
+  it("that rise more than half their width, or more than their opening is high, are told with what would do", () => {
+    expect(sheetCheck(arched({ head: "segmental", rise: feet(2) }), HO)).toEqual(["Opening 1 is 3′-0″ wide and its arch rises 2′-0″; one rises at most half its width: 1′-6″, a half round."]); // prettier-ignore
+    expect(sheetCheck(arched({ head: "round", height: feet(1) }), HO)).toEqual(["Opening 1 is 1′-0″ high to its crown and its arch rises 1′-6″; make it higher, or the arch flatter."]); // prettier-ignore
+    // a rise that a round or square head does not ask for says nothing
+    expect(sheetCheck(arched({ head: "round", rise: feet(9) }), HO)).toEqual([]);
+  });
+});
 describe("parapet caps", () => {
   it("go round mitred, over the wall on both sides, and cover the ring by its area", () => {
     const v = block({ coping: "styrene/40", copingOver: inches(2) });

@@ -144,7 +144,11 @@ export const sheetSpec = {
     help: "Of the walls under the eaves.",
   }),
   fit: numeric({ group: openings, label: "Fit round a casting", unit: "mm", def: 0.1, min: 0, max: 2, usual: [0.05, 0.4], help: "Model mm left free on every side." }), // prettier-ignore
-  lintel: stone("Lintels, height", "Over openings without trim. 0 leaves them out."),
+  lintel: stone(
+    "Lintels, height",
+    "Over openings without trim; over arched ones how deep the stones are. 0 leaves them out.",
+  ),
+  archStones: count({ group: masonry, label: "Stones of an arch", def: 9, min: 1, max: 41, help: "Over arched openings, as deep as lintels are high. 1 is one ring, an odd number has a keystone." }), // prettier-ignore
   stoneSill: stone("Stone sills, height", "Under windows without trim. 0 leaves them out."),
   stoneLap: length({ group: masonry, label: "Lintels and sills reach past by", def: inches(6), ...span(feet(0), feet(4), [inches(2), feet(1.5)]), help: "On each side of the opening." }), // prettier-ignore
   quoins: stone("Quoins, height of each", "Staggered, turned round every corner. 0 leaves them out."),
@@ -201,6 +205,8 @@ export const sheetSpec = {
       at: length({ group: openings, label: "Middle from the left corner", def: feet(8), ...span(feet(0), feet(300), [feet(0), feet(150)]), help: "Seen from outside." }), // prettier-ignore
       width: length({ group: openings, label: "Width", def: feet(3), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "Of the casting; of what is built up or in layers, as it is seen." }), // prettier-ignore
       height: length({ group: openings, label: "Height", def: feet(5), ...span(inches(6), feet(40), [inches(18), feet(16)]), help: "As its width." }), // prettier-ignore
+      head: choice({ group: openings, label: "Head", def: "square", options: options({ square: "square", segmental: "segmental arch", round: "half round" }), help: "Of the opening and of all that is made for it; its height is to the crown." }), // prettier-ignore
+      rise: length({ group: openings, label: "Rise of its arch", def: inches(5), ...span(inches(0.5), feet(20), [inches(2), feet(2)]), help: "From where a segmental arch springs to its crown." }), // prettier-ignore
       sill: length({ group: openings, label: "Bottom over the floor", def: inches(30), ...span(feet(0), feet(110), [feet(0), feet(60)]), help: "0 for a door." }), // prettier-ignore
       mount: choice({ group: openings, label: "Mounting", def: "flange", options: options({ flange: "casting from outside, with a flange", behind: "casting from behind", inside: "casting trimmed to sit inside", built: "built up: size is the clear opening", layers: "in layers, behind the face", layersWall: "in layers, behind the wall", layersIn: "in layers, pushed in" }), help: "In layers the size is the opening that is seen." }), // prettier-ignore
       lap: length({ group: openings, label: "Flange, or what hides behind", def: inches(4), ...span(feet(0), inches(18), [feet(0), inches(8)]), help: "On each side. Of a built-up opening: the thickness of its jambs. Of layers: what they are glued by." }), // prettier-ignore
