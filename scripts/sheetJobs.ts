@@ -29,7 +29,7 @@ export function companyStore(): JobDoc {
       window("front", 7, 8, 7, 2, shop),
       door("front", 15, 4, 9, "glazed"),
       window("front", 23, 8, 7, 2, shop),
-      ...sashes.map((at) => window("front", at, 3, 6, 14)),
+      ...sashes.map((at) => window("front", at, 3, 6, 14, { head: "segmental", rise: inches(6) })),
       ...[6, 15, 25, 34].flatMap((at) => [window("right", at, 3, 5, 3.5), window("right", at, 3, 6, 14)]),
       door("back", 8, 6, 8, "split"),
       ...sashes.map((at) => window("back", at, 3, 6, 14)),
