@@ -25,6 +25,13 @@ describe("a corner of sheet", () => {
     expect(cornerCut(how, [planks, core], [planks, core])).toEqual({ first, second, bevel: [0, 0] });
   });
   it("with unlike stacks, each ends by what is really there", () => {
+    expect(cornerCut("rebateFirst", [0.5, 3], [0.5, 3])).toEqual({
+      first: [0, 3.5],
+      second: [0.5, 0.5],
+      bevel: [0, 0],
+    });
+    expect(cornerCut("rebateSecond", [0.5, 3], [1, 2, 4])).toEqual({ first: [1, 1], second: [0, 3.5, 3.5], bevel: [0, 0] }); // prettier-ignore
+    expect(() => cornerCut("rebateFirst", [2], [1, 2])).toThrow("A wall of one layer has no rebate: it takes two.");
     expect(cornerCut("first", [0.5, 3], [1, 2])).toEqual({ first: [0, 1], second: [0.5, 3.5], bevel: [0, 0] });
   });
   it("mitred reaches the outside on its outer face", () => {

@@ -3,8 +3,8 @@
  * 0.030 is [0.015, 0.030], and covers 0.045 of what it is edged on.
  */
 
-/** How two walls of sheet meet at a corner: the first or the second runs through, both are mitred, or both end on a post in the angle. */
-export type Corner = "first" | "second" | "mitre" | "post";
+/** How two walls of sheet meet at a corner: the first or the second runs through, or takes the other's end in a rebate behind its outermost layer, both are mitred, or both end on a post in the angle. */
+export type Corner = "first" | "second" | "rebateFirst" | "rebateSecond" | "mitre" | "post";
 /** How far the outer face of each layer of both walls ends from the outside of the finished corner, and the bevel of both walls' edges, degrees from square. */
 export interface CornerCut {
   readonly first: readonly number[];
@@ -18,7 +18,9 @@ export const stackOf = (layers: readonly number[]): number => layers.reduce((s, 
  * Where the layers of two walls end at a square corner. Walls that butt do so layer by layer: the outermost layers make a
  * box, and the next ones a box inside it, so each layer of the wall that runs through ends where the layer outside it of
  * the other wall lies, and each layer of the other ends on it. A mitre runs from the outer corner to the inner one, at 45°
- * where both stacks are as thick. On a post both stacks end at its sides. Errors: a stack thicker than its post, with the figure; stacks of unlike layers that butt.
+ * where both stacks are as thick. In a rebate the outermost layer of one wall runs through and its others end at the inside
+ * of the other wall, which ends behind that layer as a whole: a face of 0.5 and a core of 3 of the one, 3.5 of the other,
+ * end at 0, 3.5 and 0.5. On a post both stacks end at its sides. Errors: a rebate in a wall of one layer; a stack thicker than its post, with the figure; stacks of unlike layers that butt.
  */
 export function cornerCut(how: Corner, first: readonly number[], second: readonly number[], post = 0): CornerCut {
   if (how === "post") {
@@ -26,6 +28,15 @@ export function cornerCut(how: Corner, first: readonly number[], second: readonl
     if (over > 1e-9)
       throw new RangeError(`The wall is ${Number(over.toFixed(3))} thicker than its corner post of ${Number(post.toFixed(3))}.`); // prettier-ignore
     return { first: first.map(() => post), second: second.map(() => post), bevel: [0, 0] };
+  }
+  const rebate = (own: readonly number[], other: readonly number[]): readonly [number[], number[]] => {
+    if (own.length < 2) throw new RangeError("A wall of one layer has no rebate: it takes two.");
+    return [own.map((_, i) => (i === 0 ? 0 : stackOf(other))), other.map(() => own[0]!)];
+  };
+  if (how === "rebateFirst" || how === "rebateSecond") {
+    const [a, b] = how === "rebateFirst" ? [first, second] : [second, first];
+    const [through, behind] = rebate(a, b);
+    return how === "rebateFirst" ? { first: through, second: behind, bevel: [0, 0] } : { first: behind, second: through, bevel: [0, 0] }; // prettier-ignore
   }
   const outside = (layers: readonly number[], i: number): number => stackOf(layers.slice(0, i));
   if (how === "mitre") {

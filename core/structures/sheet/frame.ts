@@ -12,7 +12,7 @@ import { holeIn, type MadeOpening, type PartName } from "./layeredOpenings";
 import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
 import { gutters } from "./gutters";
 import { coping, leftEdge, quoins } from "./masonry";
-import { LAP, unbacked, wallSeams } from "./seams";
+import { LAP, PLATE, insideOf, roofSeams, unbacked, wallSeams } from "./seams";
 import { chimneys, shaftHoles, shaftsOf } from "./chimney";
 import { roofCover } from "./cover";
 import { slopesOf } from "./slopes";
@@ -91,8 +91,8 @@ function wall(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall): void {
   splicePlates(b, l, ctx, w, seams);
   for (const { row, opening } of w.made) openingParts(b, l, ctx, w, row, opening);
 }
-/** What a splice plate stays clear of what is above and below it, model mm; and the sheet it is of: common practice. */
-const [ROOM, PLATE] = [1, "sheet/styrene/40"];
+/** What a splice plate stays clear of what is above and below it, model mm. */
+const ROOM = 1;
 /** Behind each seam that no other layer runs across, a plate on the wall's inside. */
 function splicePlates(
   b: Builder,
@@ -101,7 +101,6 @@ function splicePlates(
   w: SheetWall,
   seams: readonly (readonly number[])[],
 ): void {
-  // prettier-ignore
   const plate = sheetOf(PLATE)!;
   const open = [...new Set(l.layers.flatMap((_, i) => unbacked(seams, i)))];
   const ledge = l.v.roof === "flat" ? l.roof.thickness + timberOf(l.v.ledge, ctx.stock(l.v.ledge)).v : 0;
@@ -169,13 +168,29 @@ function corners(b: Builder, l: SheetLayout, ctx: Context): void {
     const next = l.walls[(n + 1) % 4]!;
     const [right, left]: readonly Face[] = ["e1", leftEdge(l, next)];
     if (v.corner === "post") return cornerPost(b, l, ctx, w, next, [right!, left!]);
-    l.layers.forEach((_, i) => {
-      const [mine, its] = [layerId(l, ctx, w, i), layerId(l, ctx, next, i)];
-      if (v.corner === "mitre") glue(b, mine, its, right!, left!);
-      else if ((v.corner === "sides") === w.long) glue(b, its, mine, left!, "-w");
-      else glue(b, mine, its, right!, "-w");
-    });
+    if (v.corner.startsWith("rebate"))
+      rebated(b, l, ctx, l.through === w.long ? [w, next, right!, left!] : [next, w, left!, right!]); // prettier-ignore
+    else
+      l.layers.forEach((_, i) => {
+        const [mine, its] = [layerId(l, ctx, w, i), layerId(l, ctx, next, i)];
+        if (v.corner === "mitre") glue(b, mine, its, right!, left!);
+        else if (l.through === w.long) glue(b, its, mine, left!, "-w");
+        else glue(b, mine, its, right!, "-w");
+      });
     block(b, l, ctx, w, next);
+  });
+}
+/** The end of one wall in the rebate of another: all its layers on the back of the face, the others of that wall on its inside. */
+function rebated(
+  b: Builder,
+  l: SheetLayout,
+  ctx: Context,
+  [through, behind, edge, end]: readonly [SheetWall, SheetWall, Face, Face],
+): void {
+  const inmost = l.layers.length - 1;
+  l.layers.forEach((_, i) => {
+    glue(b, layerId(l, ctx, behind, i), layerId(l, ctx, through, 0), end, "-w");
+    if (i > 0) glue(b, layerId(l, ctx, through, i), layerId(l, ctx, behind, inmost), edge, "-w");
   });
 }
 /** The face of an upright stick (v along x, w along y) that looks a level way. */
@@ -234,16 +249,39 @@ function block(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, next: She
   glue(b, id, layerId(l, ctx, next, inmost), faceTo(next.n), "-w");
 }
 
-const roofPanel = (l: SheetLayout, ctx: Context, s: Pick<PanelSeed, "id" | "origin" | "u" | "v" | "outline" | "bevel" | "holes" | "over">) => panelMember(ctx.structure, { assembly: `${ctx.structure}/roof`, role: "roof sheet", letter: "RS", thickness: l.roof.thickness, stock: l.roof.id, ...s }); // prettier-ignore
+const roofPanel = (l: SheetLayout, ctx: Context, s: Pick<PanelSeed, "id" | "origin" | "u" | "v" | "outline" | "bevel" | "holes" | "over" | "splices">) => panelMember(ctx.structure, { assembly: `${ctx.structure}/roof`, role: "roof sheet", letter: "RS", thickness: l.roof.thickness, stock: l.roof.id, ...s }); // prettier-ignore
 /** An eave hangs out over the front wall, and what covers the roof with it. */
 const overFront = (l: SheetLayout, ctx: Context): NonNullable<PanelSeed["over"]> => ({ assembly: `${ctx.structure}/front`, role: ROLES[l.layers[0]!.name][0], group: `${ctx.structure}/roof` }); // prettier-ignore
+const at = (p: Vec3, d: Vec3, by: number): Vec3 => [p[0] + d[0] * by, p[1] + d[1] * by, p[2] + d[2] * by];
+/** A plate under each seam of a roof sheet, between the walls: from where to where across, on its own lower face. */
+function roofPlates(
+  b: Builder,
+  ctx: Context,
+  r: Pick<PanelSeed, "id" | "origin" | "u" | "v"> & {
+    readonly splices: readonly number[];
+    readonly y: readonly [number, number];
+  },
+): void {
+  const plate = sheetOf(PLATE)!;
+  r.splices.forEach((x, n) => {
+    const id = `${r.id}/splice${n + 1}`;
+    b.add(panelMember(ctx.structure, { id, assembly: `${ctx.structure}/roof`, role: "splice plate", letter: "SP", origin: r.origin, u: r.u, v: r.v, outline: rectangleOf([x - LAP, x + LAP], r.y), thickness: plate.thickness, stock: plate.id })); // prettier-ignore
+    glue(b, id, r.id, "+w", "-w");
+  });
+}
 /** One panel to each slope, its underside on the walls; two are mitred plumb at the ridge. */
 function slopes(b: Builder, l: SheetLayout, ctx: Context): void {
   const gable = l.v.roof === "gable";
   for (const x of slopesOf(l)) {
     const id = `${ctx.structure}/roof/${x.side}`;
     const bevel = [0, 0, gable ? (-x.tilt * 180) / Math.PI : 0, 0];
-    b.add(roofPanel(l, ctx, { id, origin: x.origin, u: x.u, v: x.v, outline: rectangleOf([-x.half, x.half], [x.from, x.to]), bevel, over: overFront(l, ctx), holes: shaftHoles(shaftsOf(l), x, [-x.half, x.half], [x.from, x.to], l.v.fit) })); // prettier-ignore
+    const holes = shaftHoles(shaftsOf(l), x, [-x.half, x.half], [x.from, x.to], l.v.fit);
+    const splices = roofSeams(l, x.half, holes);
+    b.add(roofPanel(l, ctx, { id, origin: x.origin, u: x.u, v: x.v, outline: rectangleOf([-x.half, x.half], [x.from, x.to]), bevel, over: overFront(l, ctx), holes, splices })); // prettier-ignore
+    const [c, t] = [Math.cos(x.tilt), sheetOf(PLATE)!.thickness];
+    // its lower edge lies further in up the slope
+    const end = gable ? l.wide / 2 : l.wide - insideOf(l);
+    roofPlates(b, ctx, { id, splices, y: [insideOf(l) / c + ROOM, (end - t * Math.sin(x.tilt)) / c - ROOM], origin: at(x.origin, x.n, -t), u: x.u, v: x.v }); // prettier-ignore
     b.datums[`under-${x.side}`] = planeAt(x.origin, x.n);
     for (const w of l.walls)
       l.layers.forEach((_, i) => {
@@ -267,7 +305,11 @@ function flatRoof(b: Builder, l: SheetLayout, ctx: Context): void {
   const corner = (sx: number, sy: number) => rectangleHole(`post${sx}${sy}`, reach(x, sx), reach(y, sy));
   const holes = post > NEAR ? [corner(-1, -1), corner(1, -1), corner(1, 1), corner(-1, 1)] : [];
   const outline = [[-x, -y], [x, -y], [x, y], [-x, y]] as const; // prettier-ignore
-  b.add(roofPanel(l, ctx, { id, origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0], outline, holes }));
+  const splices = roofSeams(l, x, holes);
+  b.add(roofPanel(l, ctx, { id, origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0], outline, holes, splices }));
+  // between the ledges
+  const clear = l.wide / 2 - Math.max(insideOf(l), l.stack + t.w) - ROOM;
+  roofPlates(b, ctx, { id, splices, y: [-clear, clear], origin: [0, 0, z - sheetOf(PLATE)!.thickness], u: [1, 0, 0], v: [0, 1, 0] }); // prettier-ignore
   const inmost = l.layers.length - 1;
   for (const w of l.walls) {
     // front and back run through, the ends stand between them

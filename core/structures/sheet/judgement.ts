@@ -45,6 +45,8 @@ export function sheetCheck(v: SheetValues, ctx?: Context): string[] {
   if (out.length > 0 || !ctx) return out;
   const { layers } = layersOf(v, ctx);
   const stack = stackOf(layers.map((x) => x.item.thickness));
+  if (v.corner.startsWith("rebate") && layers.length < 2)
+    return ["A rebated corner takes the other wall's end behind the face, and these walls have one layer; add a core behind it, or butt the corners."]; // prettier-ignore
   if (v.corner === "post") {
     const { section } = ctx.stock(v.cornerPost);
     if (section.width - section.thickness > 0.005)

@@ -44,6 +44,8 @@ export interface SheetLayout {
   readonly walls: readonly SheetWall[];
   /** How the layers of a long wall (first) and of an end (second) meet. */
   readonly cut: CornerCut;
+  /** At a corner that is neither mitred nor on a post: the long walls run through. */
+  readonly through: boolean;
   readonly face?: SheetMatch;
 }
 /** The sheets of the walls from the outside in. Errors: a sheet that is in no series. */
@@ -67,7 +69,7 @@ export function layersOf(
   });
   return face ? { layers, face } : { layers };
 }
-const HOW = { sides: "first", ends: "second", mitre: "mitre", post: "post" } as const;
+const HOW = { sides: "first", ends: "second", rebateSides: "rebateFirst", rebateEnds: "rebateSecond", mitre: "mitre", post: "post" } as const; // prettier-ignore
 
 /** Where the walls and roof of a building of sheet stand. The middle of its floor is the origin, x along the front. Errors: a stack thicker than its post. */
 export function sheetLayout(v: SheetValues, ctx: Context): SheetLayout {
@@ -94,6 +96,7 @@ export function sheetLayout(v: SheetValues, ctx: Context): SheetLayout {
     k: v.roof === "gable" || v.roof === "shed" ? v.rise / 12 : 0,
     roof: sheetOf(`sheet/${v.roofSheet}`)!,
     cut: cornerCut(HOW[v.corner as keyof typeof HOW], thick, thick, post),
+    through: v.corner === "sides" || v.corner === "rebateSides",
     walls: WALLS.map((name) => {
       const [origin, e, n, length, foot] = at[name];
       const made = v.openings.flatMap((o, i): SheetWall["made"][number][] => {

@@ -23,6 +23,8 @@ export function trimmed(seed: number): { readonly params: Params; readonly bench
     dentils: some(14, 6),
   }));
   const [length, width] = [feet(12 + Math.floor(r() * 40)), feet(10 + Math.floor(r() * 25))];
+  const core = pick(["styrene/40", "styrene/20", "none"]);
+  const corner = of("corner");
   const chimney = () => ({ at: length * (0.2 + 0.6 * r()), in: width * (0.25 + 0.5 * r()), width: inches(18 + Math.floor(r() * 30)), depth: inches(18 + Math.floor(r() * 30)), high: feet(2 + Math.floor(r() * 8)), corbels: Math.floor(r() * 5) }); // prettier-ignore
   return {
     params: {
@@ -36,10 +38,11 @@ export function trimmed(seed: number): { readonly params: Params; readonly bench
       overhang: some(24),
       gableOverhang: some(24),
       parapet: feet(2),
-      corner: of("corner"),
+      corner,
       cornerPost: "12×12",
       tops: of("tops"),
-      core: pick(["styrene/40", "styrene/20", "none"]),
+      // a rebate takes two layers
+      core: corner.startsWith("rebate") && core === "none" ? "styrene/40" : core,
       quoins,
       cornerTrim: quoins > 0 ? 0 : some(10, 2),
       fascia: some(14, 4),

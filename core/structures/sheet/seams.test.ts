@@ -12,7 +12,7 @@ import { sheetFrame } from "./frame";
 import { sheetCheck, sheetRemarks } from "./judgement";
 import { sheetLayout } from "./layout";
 import { sheetSpec, type SheetValues } from "./parameters";
-import { wallSeams } from "./seams";
+import { evenSeams, wallSeams } from "./seams";
 
 /** 120 ft in HO is 420 mm: two lengths of a 12 in sheet. */
 const HO = fullSawn(scaleOf("HO"));
@@ -28,6 +28,67 @@ const sound = (v: SheetValues): ResolvedFrame => {
 const seams = (v: SheetValues) => wallSeams(sheetLayout(v, HO), sheetLayout(v, HO).walls[0]!);
 const parts = (r: ResolvedFrame, id: string) => r.byMember.get(`t/${id}`)!;
 
+describe("roofs and trim longer than a sheet", () => {
+  it("are parted evenly, a plate under each seam between the walls; together they are the roof", () => {
+    // 420 mm and a foot over at either end: 427 in two, parted in the middle
+    const r = sound(shed());
+    const whole = sound(shed({ sheetLong: 3000 }));
+    const volume = (x: ResolvedFrame, id: string): number => parts(x, id).reduce((s, k) => s + k.parts.reduce((n, p) => n + volumeOf(p), 0), 0); // prettier-ignore
+    for (const side of ["front", "back"]) {
+      expect(parts(r, `roof/${side}`)).toHaveLength(2);
+      expect(parts(whole, `roof/${side}`)).toHaveLength(1);
+      const [left, right] = parts(r, `roof/${side}`)
+        .map((k) => boundsOf(k.parts))
+        .sort((a, b) => a.min[0] - b.min[0]);
+      expect([
+        [left!.min[0], left!.max[0]],
+        [right!.min[0], right!.max[0]],
+      ]).toEqual(near([-213.5, 0], [0, 213.5]));
+      expect(volume(r, `roof/${side}`)).toBeCloseTo(volume(whole, `roof/${side}`), 6);
+      // the plate reaches 6 past the seam and lies on the underside, clear of walls and ridge
+      const [x, y, z] = reachOf(r, `roof/${side}/splice1`);
+      expect(x).toEqual(near([-6, 6])[0]);
+      const [inner, outer] = [Math.min(Math.abs(y[0]), Math.abs(y[1])), Math.max(Math.abs(y[0]), Math.abs(y[1]))];
+      expect(inner).toBeGreaterThan(0.5);
+      expect(inner).toBeLessThan(3);
+      // 16 ft is 56 mm, walls of .1 in
+      expect(outer).toBeLessThan(28 - 2.54 - 0.5);
+      expect(outer).toBeGreaterThan(28 - 2.54 - 2.5);
+      // the highest of it under the ridge of the underside: 31.5 and half of 28
+      expect(z[1]).toBeLessThan(31.5 + 14);
+    }
+    expect(whole.byMember.get("t/roof/front/splice1")).toBeUndefined();
+  });
+  it("of a flat roof and a shed likewise, clear of a chimney", () => {
+    const flat = sound(shed({ roof: "flat" }));
+    expect(parts(flat, "roof/sheet")).toHaveLength(2);
+    const [, y, z] = reachOf(flat, "roof/sheet/splice1");
+    expect(y[1]).toBeCloseTo(-y[0], 6);
+    expect(z[1]).toBeCloseTo(31.5 - thou(40), 6);
+    const chimney = { at: feet(60), in: feet(8), width: feet(3), depth: feet(3), high: feet(4) };
+    const usual = Object.fromEntries(Object.entries(sheetSpec.chimneys.columns).map(([k, c]) => [k, c.def]));
+    const r = sound(shed({ roof: "shed", rise: 2, chimneys: [{ ...usual, ...chimney }] }));
+    const [a] = parts(r, "roof/front")
+      .map((k) => boundsOf(k.parts))
+      .sort((p, q) => p.min[0] - q.min[0]);
+    // a shaft of 10.5 mm in the middle: the seam and its plate stay clear of it
+    expect(Math.abs(a!.max[0])).toBeGreaterThan(5.25 + 6);
+    expect(Math.abs(a!.max[0])).toBeLessThan(5.25 + 6 + 3);
+  });
+  it("fascias, bands and their shelves are parted as evenly as they go", () => {
+    expect(evenSeams(-10, 290, 100)).toEqual([90, 190]);
+    expect(evenSeams(0, 100, 100)).toEqual([]);
+    const usual = Object.fromEntries(Object.entries(sheetSpec.bands.columns).map(([k, c]) => [k, c.def]));
+    const r = sound(shed({ fascia: inches(8), bands: [{ ...usual, at: feet(7), high: inches(10), out: inches(8), walls: "front" }] })); // prettier-ignore
+    for (const id of ["trim/fascia/front", "trim/fascia/back", "band1/front/strip", "band1/front/shelf"]) {
+      expect(parts(r, id), id).toHaveLength(2);
+      for (const k of parts(r, id)) {
+        const { min, max } = boundsOf(k.parts);
+        expect(max[0] - min[0]).toBeLessThanOrEqual(304.8);
+      }
+    }
+  });
+});
 describe("walls longer than a sheet", () => {
   it("are parted near the middle, the core elsewhere than the face, and what fits is left whole", () => {
     const [face, core] = seams(shed());
@@ -112,7 +173,9 @@ describe("walls longer than a sheet", () => {
     expect(z![0]).toBeCloseTo(1, 6);
     expect(z![1]).toBeLessThan(31.5 + thou(40));
     // with a core that is parted elsewhere none is wanted
-    expect(sound(shed()).sticks.filter((k) => k.member.role === "splice plate")).toEqual([]);
+    expect(sound(shed()).sticks.filter((k) => k.member.role === "splice plate" && !k.id.includes("/roof/"))).toEqual(
+      [],
+    );
     sound(shed({ core: "none", roof: "flat", wallHeight: feet(14) }));
     sound(shed({ core: "none", roof: "shed" }));
   });

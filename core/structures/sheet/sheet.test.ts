@@ -53,6 +53,9 @@ describe("a building of sheet", () => {
     ["ends", [84 - 2 * FACE, 84 - 2 * (FACE + CORE)], [56, 56 - 2 * FACE]],
     // a mitred panel is as long on its inner face as it lies in, and reaches its outer one by its bevel
     ["mitre", [84 - 2 * FACE, 84 - 2 * (FACE + CORE)], [56 - 2 * FACE, 56 - 2 * (FACE + CORE)]],
+    // the face runs through, its core ends on the other wall's inside, and all of that wall behind the face
+    ["rebateSides", [84, 84 - 2 * (FACE + CORE)], [56 - 2 * FACE, 56 - 2 * FACE]],
+    ["rebateEnds", [84 - 2 * FACE, 84 - 2 * FACE], [56, 56 - 2 * (FACE + CORE)]],
   ] as const)("with corners “%s” has its layers as long as they are cut", (corner, long, end) => {
     const f = sheetFrame(house({ corner }), HO);
     for (const [wall, [face, core]] of [
@@ -178,6 +181,12 @@ describe("a building of sheet", () => {
 });
 
 describe("what is said of a building of sheet", () => {
+  it("a rebate in walls of one layer", () => {
+    const one = "A rebated corner takes the other wall's end behind the face, and these walls have one layer; add a core behind it, or butt the corners."; // prettier-ignore
+    for (const corner of ["rebateSides", "rebateEnds"]) expect(sheetCheck(house({ corner, core: "none" }), HO)).toEqual([one]); // prettier-ignore
+    expect(sheetCheck(house({ corner: "sides", core: "none" }), HO)).toEqual([]);
+    expect(sheetCheck(house({ corner: "rebateEnds", core: "none", back: "styrene/20" }), HO)).toEqual([]);
+  });
   it("layers thicker than their corner post, with the figure (mistake 4)", () => {
     const bad = house({ corner: "post", cornerPost: "8×8", core: "core/3" });
     expect(sheetCheck(bad, HO)).toEqual([

@@ -7,6 +7,7 @@ import { panelMember, rectangleOf, type PanelSeed } from "../panel";
 import { touching } from "../touching";
 import { leftEdge } from "./masonry";
 import { onSheetWall, under, type SheetLayout, type SheetWall } from "./layout";
+import { evenSeams } from "./seams";
 
 const item = (id: string): SheetItem => sheetOf(`sheet/${id}`)!;
 /** Ids of a wall's outermost layer and of the roof's panels. */
@@ -96,7 +97,7 @@ export function fascias(b: Builder, l: SheetLayout, ctx: Context, on: On): void 
       const top = under(l, inner);
       const end = l.long / 2 + l.mm(l.v.gableOverhang) - (out.ends > 0 ? t : 0);
       const rises = w.name === "back" && !gable;
-      const id = put({ id: `${ctx.structure}/trim/fascia/${w.name}`, role: "fascia", letter: "FA", origin: onSheetWall(w, w.length / 2, t - out.eaves, 0), u: w.e, outline: rectangleOf([-end, end], [under(l, across(w, 0, out.eaves)) - high, top]), bevel: [0, 0, rises ? -slope : slope, 0] }); // prettier-ignore
+      const id = put({ id: `${ctx.structure}/trim/fascia/${w.name}`, role: "fascia", letter: "FA", origin: onSheetWall(w, w.length / 2, t - out.eaves, 0), u: w.e, outline: rectangleOf([-end, end], [under(l, across(w, 0, out.eaves)) - high, top]), bevel: [0, 0, rises ? -slope : slope, 0], splices: evenSeams(-end, end, l.v.sheetLong) }); // prettier-ignore
       b.join(touching(id, on.roof(gable && w.name === "back" ? "back" : "front"), "e2", "-w"));
       eaves.push(id);
     }
@@ -157,12 +158,12 @@ export function bandsAndCornices(b: Builder, l: SheetLayout, ctx: Context, on: O
       const put = (seed: Omit<PanelSeed, "assembly">): string => b.add(panelMember(ctx.structure, { assembly: root, ...seed })).id; // prettier-ignore
       const [s0, s1] = [take, w.length - take];
       const side = mitred ? -45 : 0;
-      const band = put({ id: `${root}/${w.name}/strip`, role: "band", letter: "BA", origin: onSheetWall(w, 0, 0, 0), u: w.e, v: Z, outline: rectangleOf([s0, s1], [top - high, top]), bevel: [0, side, 0, side], thickness: strip.thickness, stock: strip.id }); // prettier-ignore
+      const band = put({ id: `${root}/${w.name}/strip`, role: "band", letter: "BA", origin: onSheetWall(w, 0, 0, 0), u: w.e, v: Z, outline: rectangleOf([s0, s1], [top - high, top]), bevel: [0, side, 0, side], thickness: strip.thickness, stock: strip.id, splices: evenSeams(s0, s1, l.v.sheetLong) }); // prettier-ignore
       b.join(touching(band, on.face(w), "-w", "+w"));
       let board: string | undefined;
       if (out > 0) {
         const past = mitred ? out : 0;
-        board = put({ id: `${root}/${w.name}/shelf`, role: "shelf", letter: "SH", origin: onSheetWall(w, 0, 0, top), u: w.e, v: scale(w.n, -1), outline: [[s0 - past, -out], [s1 + past, -out], [s1, 0], [s0, 0]], thickness: shelf.thickness, stock: shelf.id }); // prettier-ignore
+        board = put({ id: `${root}/${w.name}/shelf`, role: "shelf", letter: "SH", origin: onSheetWall(w, 0, 0, top), u: w.e, v: scale(w.n, -1), outline: [[s0 - past, -out], [s1 + past, -out], [s1, 0], [s0, 0]], thickness: shelf.thickness, stock: shelf.id, splices: evenSeams(s0 - past, s1 + past, l.v.sheetLong) }); // prettier-ignore
         b.join(touching(board, band, "-w", "e2"));
         b.join(touching(board, on.face(w), "e2", "+w"));
       }
