@@ -181,14 +181,20 @@ const touchesPlane = (points: readonly Vec3[], p: Plane): boolean =>
 const distinct = (points: readonly Vec3[]): Vec3[] =>
   points.filter((p, i) => points.findIndex((q) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]) < 1e-6) === i);
 
-/** Corners of what cutter i takes out of a stick, in space. */
+/** What is taken out less deep than this is none, model mm: the figures of a list would have it flat, and a saw passes it over. */
+const LEAST_DEEP = 0.01;
+/** Corners of what cutter i takes out of a stick, in space: none where that is no more than a scratch. */
 function removed(s: Resolved, i: number): Vec3[] {
   const planes = s.cutters[i]!.planes.map((p) => ({ ...p, tag: "" }));
-  return s.whole.flatMap((w) => intersection(w, planes));
+  return s.whole.flatMap((w) => {
+    const taken = planes.reduce<Solid | undefined>((x, p) => x && clip(x, p), w);
+    return taken && thicknessOf(taken) >= LEAST_DEEP ? cornersOf(taken) : [];
+  });
 }
-function intersection(w: Solid, planes: readonly (Plane & { tag: string })[]): readonly Vec3[] {
-  const left = planes.reduce<Solid | undefined>((x, p) => x && clip(x, p), w);
-  return left ? cornersOf(left) : [];
+/** The least that a body measures square to one of its faces. */
+function thicknessOf(body: Solid): number {
+  const corners = cornersOf(body);
+  return Math.min(...body.faces.map(({ plane }) => Math.max(...corners.map((p) => plane.d - dot(plane.n, p)))));
 }
 
 /** Lengths of the four lengthwise edges of the stock between the end cuts. */

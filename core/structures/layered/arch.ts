@@ -57,11 +57,16 @@ export function holeUnder(hole: Hole, a: Arch | undefined, grow: number): Hole {
   return outline === hole.outline ? hole : { ...hole, outline, bevel: outline.map(() => 0) };
 }
 
+/** A stone of an arch: an outline with a straight underside, and what the arc takes off that. */
+export interface Voussoir {
+  readonly outline: readonly Vec2[];
+  readonly hollow: readonly Vec2[];
+}
 /**
  * The stones of an arch: a ring of a depth over the opening in so many equal parts, their joints towards the arc's middle,
- * the first at the right; one is the whole ring. Errors: none.
+ * the first at the right; one is the whole ring.
  */
-export function voussoirs(a: Arch, depth: number, count: number): readonly (readonly Vec2[])[] {
+export function voussoirs(a: Arch, depth: number, count: number): readonly Voussoir[] {
   const [r, t] = [archRadius(a), archAngle(a)];
   const y = a.crown - r;
   const each = sidesOf(r + depth, (2 * t) / count);
@@ -71,8 +76,14 @@ export function voussoirs(a: Arch, depth: number, count: number): readonly (read
   };
   return Array.from({ length: count }, (_, i) => {
     const steps = Array.from({ length: each + 1 }, (_, k) => i * each + k);
-    // counter-clockwise: out along the right joint, over, and back under
-    return [...steps.map((k) => at(r + depth, k)), ...steps.toReversed().map((k) => at(r, k))];
+    const under = steps.map((k) => at(r, k));
+    const [right, left] = [under[0]!, under.at(-1)!];
+    // out along the right joint, over, and back along the left one; the ends of half a ring are one line with its foot
+    const joints = Math.abs(right[1] - at(r + depth, steps[0]!)[1]) < ONE && Math.abs(left[1] - right[1]) < ONE ? [] : [left, right]; // prettier-ignore
+    const over = steps.map((k) => at(r + depth, k));
+    const [mx, my] = at(1, i * each + each / 2);
+    const below = ([px, py]: Vec2): Vec2 => [px - mx, py - (my - y)];
+    return { outline: [...joints, ...over], hollow: [...under, below(left), below(right)] };
   });
 }
 /** How far such a ring reaches past the sides of the opening at its ends. */

@@ -126,7 +126,8 @@ export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpeni
   const lap = half + mm(v.stoneLap);
   const [over, below] = [bare ? mm(v.lintel) : 0, bare && !gap.door ? mm(v.stoneSill) : 0];
   if (over > 0 && arch)
-    voussoirs(arch, over, v.archStones).forEach((stone, i) => onFace("voussoir", `voussoir ${i + 1}`, sheet(v.stoneSheet), stone)); // prettier-ignore
+    voussoirs(arch, over, v.archStones).forEach(({ outline, hollow }, i) =>
+      onFace("voussoir", `voussoir ${i + 1}`, sheet(v.stoneSheet), outline, [{ name: "arch", outline: hollow, bevel: hollow.map(() => 0) }])); // prettier-ignore
   else if (over > 0) outside("lintel", "lintel", sheet(v.stoneSheet), [-lap, lap], [high, high + over]);
   if (below > 0) outside("stone sill", "stone sill", sheet(v.stoneSheet), [-lap, lap], [low - below, low]);
   const shutter = { left: o.shutters === "left" || o.shutters === "both", right: o.shutters === "right" || o.shutters === "both" }; // prettier-ignore

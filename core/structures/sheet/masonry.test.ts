@@ -1,5 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { notAsListed } from "../../checks/virtualBench.fixture";
+import { designOf, emptyJob, newStructure } from "../../job";
 import type { ResolvedFrame } from "../../frame";
+import type { Params } from "../kind";
 import { polygonArea } from "../../geometry";
 import { MM_PER_INCH, feet, inches, scaleOf } from "../../units";
 import { near, panelIn, reachOf, roleCounts } from "../placed.fixture";
@@ -122,6 +125,27 @@ describe("arches", () => {
     const highest = (o: readonly (readonly [number, number])[]): number => o.reduce((a, b) => (b[1] > a[1] + 1e-9 ? b : a))[0]; // prettier-ignore
     expect(highest(right!)).toBeCloseTo(half + wide + half, 6);
     expect(highest(left!)).toBeCloseTo(-(half + wide + half), 6);
+  });
+  it("come off the bench as the cut list has them: windows and doors of every make under arches of both sorts, with one stone or many", () => {
+    const row = (wall: string, at: number, over: Row): Row => ({ ...usual, wall, at: feet(at), width: feet(4), sill: feet(3), height: feet(7), lap: inches(3), ...over }); // prettier-ignore
+    const openings = [
+      row("front", 7, { head: "round", mount: "layers", style: "hung", shutters: "left" }),
+      row("front", 20, { head: "segmental", rise: inches(9), mount: "layersIn", style: "casement" }),
+      row("right", 8, { head: "round", mount: "layersWall", style: "fixed", across: 3, up: 4 }),
+      row("right", 20, { head: "segmental", mount: "layers", kind: "door", sill: 0, style: "boards" }),
+      row("right", 32, { head: "round", mount: "layers", kind: "door", sill: 0, style: "split" }),
+      row("back", 7, { head: "round", mount: "layers", kind: "door", sill: 0, style: "glazed" }),
+      row("back", 20, { head: "segmental", rise: inches(16), mount: "flange" }),
+    ];
+    for (const over of [{ archStones: 1 }, { archStones: 11, casing: 0 }]) {
+      const values = {
+        ...block({ openings, lintel: inches(12), corner: "rebateSides", ...over }),
+      } as unknown as Params;
+      const d = designOf({ ...emptyJob("Arches"), structures: [newStructure("sheet", "s", "Block", values)] });
+      expect(d.structures[0]!.fault).toBeUndefined();
+      expect(d.pieces.length).toBeGreaterThan(20);
+      expect(notAsListed(d)).toEqual([]);
+    }
   });
   it("that rise more than half their width, or more than their opening is high, are told with what would do", () => {
     expect(sheetCheck(arched({ head: "segmental", rise: feet(2) }), HO)).toEqual(["Opening 1 is 3′-0″ wide and its arch rises 2′-0″; one rises at most half its width: 1′-6″, a half round."]); // prettier-ignore
