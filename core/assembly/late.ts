@@ -2,8 +2,8 @@
 const CLASSES: readonly (readonly [RegExp, number])[] = [
   [/mudsill|footing|base plate|pier|foundation/, 0],
   [/glazing/, 8.5],
-  [/sash|opening frame|door (face|back|boards|ledge|brace)|shutter/, 8],
-  [/casing|window sill|trim|quoin|lintel|stone sill|band|shelf|bracket|dentil|coping|parapet cap/, 7],
+  [/sash|opening frame|exchange panel|panel back|door (face|back|boards|ledge|brace)|shutter/, 8],
+  [/panel (stop|key)|casing|window sill|trim|quoin|lintel|stone sill|band|shelf|bracket|dentil|coping|parapet cap/, 7],
   [/gutter|downpipe|outlet|neck/, 9.5],
   [/chimney|corbel$/, 9.2],
   [/roof (board|plank|sheet)|cover strip|starter strip|ridge cap|shingle|flashing/, 9],

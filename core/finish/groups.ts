@@ -21,7 +21,7 @@ export const TIME_WORDS: Readonly<Record<FinishTime, string>> = {
 /** Roles that are no framing, the first that fits. */
 const ROLES: readonly (readonly [RegExp, FinishGroup])[] = [
   [/^(footing|pier|base plate|foundation post)$/, "ground"],
-  [/sash|^door|^opening frame$|^shutter$|^ledge$|^gate /, "openings"],
+  [/sash|^door|^opening frame$|^exchange panel$|^shutter$|^ledge$|^gate /, "openings"],
   [/casing|window sill|barge|fascia|frieze|water table|corner board|^band$|quoin|lintel|stone sill|dentil|^bracket$|eave bracket|^shelf$|edge facing|cover strip|parapet cap|railing|handrail|picket|rail post|^rail$/, "trim"], // prettier-ignore
   [/roof (board|plank|sheet|cover)|shingle|starter strip|standing seam|ridge cap|flashing|gutter|downpipe|^outlet$|^neck$|chimney|corbel|canopy board/, "roof"], // prettier-ignore
   [/^(deck|deck plank|plank|tread|walkway plank|stair stringer)$/, "floors"],

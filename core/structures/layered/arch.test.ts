@@ -24,9 +24,9 @@ describe("an arch", () => {
     // half a circle of 10, and a segment r² (θ − sin θ) / 2 with half its angle asin(10 / 14.5)
     const segment = (a: number): number => (14.5 ** 2 * (a - Math.sin(a))) / 2;
     const cut = (a: Arch): readonly Vec2[] => underArch(box(10, 0, 40), a, 0);
-    expect(polygonArea(cut(ROUND))).toBeCloseTo(20 * 30 + (Math.PI * 100) / 2, 0);
-    expect(Math.abs(polygonArea(cut(ROUND)) - 600 - 50 * Math.PI)).toBeLessThan(0.005 * 10 * Math.PI);
-    expect(Math.abs(polygonArea(cut(FLAT)) - 720 - segment(2 * Math.asin(10 / 14.5)))).toBeLessThan(0.005 * 22);
+    expect(polygonArea(cut(ROUND))).toBeCloseTo(20 * 30 + (Math.PI * 100) / 2, -1);
+    expect(Math.abs(polygonArea(cut(ROUND)) - 600 - 50 * Math.PI)).toBeLessThan(0.02 * 10 * Math.PI);
+    expect(Math.abs(polygonArea(cut(FLAT)) - 720 - segment(2 * Math.asin(10 / 14.5)))).toBeLessThan(0.02 * 22);
     // its crown is a corner, its middle the middle
     for (const a of [ROUND, FLAT])
       expect(cut(a).some(([x, y]) => Math.abs(x) < 1e-9 && Math.abs(y - 40) < 1e-9)).toBe(true);
@@ -89,14 +89,14 @@ describe("a window under an arch", () => {
     const [frame, upper, lower, glass] = openingLayers(seed());
     for (const p of [frame!, upper!, lower!, glass!]) {
       const over = p.outline.filter(([, y]) => y > 30 + 1e-6);
-      expect(over.length).toBeGreaterThan(8);
+      expect(over.length).toBeGreaterThan(4);
       for (const [x, y] of over) expect(Math.hypot(x, y - 30)).toBeCloseTo(12, 9);
     }
     for (const [x, y] of frame!.holes[0]!.outline) if (y > 30 + 1e-6) expect(Math.hypot(x, y - 30)).toBeCloseTo(9, 9);
     // two panes end on the arc 2.5 in, each from its bar outwards
     const panes = upper!.holes.filter((h) => h.name.startsWith("pane"));
     const heads = panes.flatMap((h) => h.outline).filter(([x, y]) => Math.abs(Math.hypot(x, y - 30) - 7.5) < 1e-6);
-    expect(heads.length).toBeGreaterThan(10);
+    expect(heads.length).toBeGreaterThan(6);
     expect(Math.max(...panes.flatMap((h) => h.outline).map(([x, y]) => Math.hypot(x, Math.max(0, y - 30))))).toBeLessThan(7.5 + 1e-6); // prettier-ignore
     // the lower sash lies below it and keeps its square panes
     for (const h of lower!.holes.filter((x) => x.name.startsWith("pane"))) expect(h.outline).toHaveLength(4);

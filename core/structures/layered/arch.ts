@@ -10,8 +10,8 @@ export interface Arch {
   /** Height of the crown. */
   readonly crown: number;
 }
-/** The most that a side of a polygon may lie off its arc, model mm: less than any knife or cutter keeps. */
-const OFF = 0.005;
+/** The most that a side of a polygon may lie off its arc, model mm: no more than a knife or cutter keeps. */
+const OFF = 0.02;
 /** Points of a cut that are nearer than this are one, model mm. */
 const ONE = 1e-4;
 

@@ -8,7 +8,7 @@ import { panelMember, rectangleHole, rectangleOf, type PanelSeed } from "../pane
 import { touching } from "../touching";
 import { wallLines } from "../wallLines";
 import { timberOf, type Timber } from "../timber";
-import { holeIn, type MadeOpening, type PartName } from "./layeredOpenings";
+import { holeIn, mountOf, type MadeOpening, type PartName } from "./layeredOpenings";
 import { layerOutline, onSheetWall, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout"; // prettier-ignore
 import { gutters } from "./gutters";
 import { coping, leftEdge, quoins } from "./masonry";
@@ -127,15 +127,15 @@ function splicePlates(
     glue(b, id, inmost, "+w", "-w");
   });
 }
-const LETTERS: Readonly<Record<PartName, string>> = { frame: "WF", "upper sash": "US", "lower sash": "LS", sash: "SA", glazing: "GL", "door face": "DF", "door back": "DB", boards: "BD", "lower boards": "BD", "upper boards": "BD", ledge: "DL", brace: "DX", casing: "CA", sill: "SI", shutter: "ST", lintel: "LI", voussoir: "VO", "stone sill": "SS" }; // prettier-ignore
-const PART_ROLES: Readonly<Partial<Record<PartName, string>>> = { frame: "opening frame", boards: "door boards", "lower boards": "door boards", "upper boards": "door boards", ledge: "door ledge", brace: "door brace", sill: "window sill" }; // prettier-ignore
+const LETTERS: Readonly<Record<PartName, string>> = { frame: "WF", "upper sash": "US", "lower sash": "LS", sash: "SA", glazing: "GL", "door face": "DF", "door back": "DB", boards: "BD", "lower boards": "BD", "upper boards": "BD", ledge: "DL", brace: "DX", casing: "CA", sill: "SI", shutter: "ST", lintel: "LI", voussoir: "VO", "stone sill": "SS", panel: "XP", "panel back": "XB", "panel stop": "XS", "panel key": "XK" }; // prettier-ignore
+const PART_ROLES: Readonly<Partial<Record<PartName, string>>> = { frame: "opening frame", boards: "door boards", "lower boards": "door boards", "upper boards": "door boards", ledge: "door ledge", brace: "door brace", sill: "window sill", panel: "exchange panel" }; // prettier-ignore
 /** The layers, trim and shutters of an opening, glued to what lies before and behind them. */
 function openingParts(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, row: number, o: MadeOpening): void {
   const assembly = `${ctx.structure}/${o.gap.name}`;
   const id = (name: string): string => `${assembly}/${name.replaceAll(" ", "-")}`;
   const middle = (o.gap.from + o.gap.to) / 2;
   // what layers of the wall an inner face before or an outer face behind meets
-  const seat = l.v.openings[row]!.mount === "layers" ? 0 : l.layers.length - 1;
+  const seat = mountOf(l.v.openings[row]!) === "layers" ? 0 : l.layers.length - 1;
   const wallAt = (layer: number): string => layerId(l, ctx, w, layer);
   for (const p of o.parts) {
     const { item } = p;
@@ -152,7 +152,7 @@ function openingParts(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, ro
         thickness: item.thickness,
         stock: item.id,
         holes: p.holes,
-        loose: o.loose && p.depth >= 0,
+        loose: p.loose ?? (o.loose && p.depth >= 0),
         ...(item.texture ? { texture: wallLines(item, 0, p.outline[0]![0]) } : {}),
       }),
     );

@@ -5,7 +5,8 @@ import type { Context, Noted, Remark, WallOpening } from "../kind";
 import { leastPane } from "../layered/openingLayers";
 import { openingNotes } from "../openingNotes";
 import { unusual } from "../unusual";
-import { inLayers, riseOf } from "./layeredOpenings";
+import { exchangeWants } from "./exchangePanel";
+import { exchanged, inLayers, mountOf, riseOf } from "./layeredOpenings";
 import { layersOf, sheetLayout, under, type SheetLayout, type SheetWall } from "./layout";
 import { sheetSpec, type SheetValues } from "./parameters";
 import { truedOff } from "./seams";
@@ -89,6 +90,9 @@ function openingFaults(l: SheetLayout, w: SheetWall, corner: number, ctx: Contex
     const pane = opening.seed ? leastPane(opening.seed) : Infinity;
     if (pane < l.v.leastBar)
       out.push(`${number(opening.gap.name)} has ${pane > 0 ? `panes of ${printMm(pane, 2)}` : "no room for its panes"}; take fewer of them, narrower stiles and bars, or a larger opening.`); // prettier-ignore
+    const wants = opening.exchange && exchangeWants(l.v, opening.exchange);
+    if (wants)
+      out.push(`${number(opening.gap.name)} has no room inside the rim that its panel rests on: it wants ${p(wants.width)} by ${p(wants.height)} up. Make it larger, or its lap, magnets and key smaller.`); // prettier-ignore
     const { from, to, name } = opening.gap;
     const past = Math.min(from - opening.reach.outer[0], w.length - to - opening.reach.outer[1]);
     const take = cornerTake(l) > 0 ? cornerTake(l) + LEAST_STRIP : 0;
@@ -177,6 +181,14 @@ export function sheetRemarks(v: SheetValues, ctx?: Context): Remark[] {
       fix: { label: "Bevel them", value: "bevelled" },
     });
   out.push(...barRemarks(l, ctx), ...trimRemarks(l));
+  const swapped = v.openings.findIndex(exchanged);
+  if (swapped >= 0 && v.panelKey === 0)
+    out.push({
+      param: "panelKey",
+      level: "warning",
+      text: `The panel of opening ${swapped + 1} is made to be exchanged and fits upside down, too: give it a key, so that it goes in one way only.`,
+      fix: { label: "Give it a key", value: 2 },
+    });
   if (l.face)
     v.openings.forEach((o, i) => {
       const { relief } = l.face!.item.texture!;
@@ -197,7 +209,7 @@ export function sheetNotes(v: SheetValues, noted: Noted): Remark[] {
     door: o.kind === "door",
     width: o.width,
     height: o.height,
-    stands: o.mount === "layersIn" ? (v.reveal > 0 ? ("recessed" as const) : ("flush" as const)) : STANDS[o.mount as keyof typeof STANDS], // prettier-ignore
+    stands: exchanged(o) ? ("flush" as const) : o.mount === "layersIn" ? (v.reveal > 0 ? ("recessed" as const) : ("flush" as const)) : STANDS[o.mount as keyof typeof STANDS], // prettier-ignore
     // castings bring their own trim
     trim: inLayers(o) ? v.casing : undefined,
   }));
@@ -253,11 +265,11 @@ export function sheetShown(v: SheetValues, path: string): boolean {
       const [, n, column] = path.split(".");
       const row = v.openings[Number(n)];
       if (!row) return true;
-      const pieces = row.style === "boards" || row.style === "split";
+      const pieces = /^(boards|split|exchange)$/.test(row.style);
       if (column === "style") return inLayers(row);
       if (column === "across" || column === "up") return inLayers(row) && !pieces;
       if (column === "rise") return row.head === "segmental";
-      if (column === "lap") return row.mount !== "inside" && row.mount !== "layersIn";
+      if (column === "lap") return exchanged(row) || (row.mount !== "inside" && row.mount !== "layersIn");
       return true;
     }
     case "stoneLap":
@@ -279,26 +291,33 @@ export function sheetShown(v: SheetValues, path: string): boolean {
     case "casing":
     case "sillHigh":
     case "sillSheet":
+      return v.openings.some(inLayers);
     case "leastBar":
     case "frameEdge":
     case "frameSheet":
-      return v.openings.some(inLayers);
+      return v.openings.some((o) => inLayers(o) && !exchanged(o));
+    case "panelSheet":
+    case "panelBack":
+    case "magnet":
+    case "panelKey":
+      return v.openings.some(exchanged);
     case "trimSheet":
       return v.openings.some((o) => inLayers(o) || o.shutters !== "none");
     case "bar":
-      return v.openings.some((o) => inLayers(o) && !/^(boards|split|panel)$/.test(o.style));
+      return v.openings.some((o) => inLayers(o) && !/^(boards|split|panel|exchange)$/.test(o.style));
     case "stile":
     case "bottomRail":
     case "sashSheet":
-      return v.openings.some((o) => inLayers(o) && o.style !== "boards" && o.style !== "split");
+      return v.openings.some((o) => inLayers(o) && !/^(boards|split|exchange)$/.test(o.style));
     case "glazing":
-      return v.openings.some((o) => inLayers(o) && !/^(boards|split|panel)$/.test(o.style));
+      return v.openings.some((o) => inLayers(o) && !/^(boards|split|panel|exchange)$/.test(o.style));
     case "ledgeWide":
     case "doorBoard":
       return v.openings.some((o) => inLayers(o) && (o.style === "boards" || o.style === "split"));
     case "reveal":
+      return v.openings.some((o) => o.mount === "layersIn" && !exchanged(o));
     case "room":
-      return v.openings.some((o) => o.mount === "layersIn");
+      return v.openings.some((o) => mountOf(o) === "layersIn");
     default:
       return true;
   }

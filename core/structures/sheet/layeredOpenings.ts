@@ -6,11 +6,27 @@ import type { Context, WallOpening } from "../kind";
 import { openingLayers, type LayeredSeed, type LayeredStyle, type LayerName } from "../layered/openingLayers";
 import { holeUnder, ringPast, underArch, voussoirs, type Arch } from "../layered/arch";
 import { rectangleHole, rectangleOf } from "../panel";
+import { exchangePanel, type ExchangeSeed } from "./exchangePanel";
 import type { SheetValues } from "./parameters";
 
 type OpeningRow = SheetValues["openings"][number];
 export const inLayers = (o: Pick<OpeningRow, "mount">): boolean => o.mount.startsWith("layers");
-export type PartName = LayerName | "casing" | "sill" | "shutter" | "lintel" | "voussoir" | "stone sill";
+/** What holds an opening's layers: a panel to be exchanged is always pushed in. */
+export const mountOf = (o: Pick<OpeningRow, "mount" | "style">): string =>
+  inLayers(o) && exchanged(o) ? "layersIn" : o.mount;
+export const exchanged = (o: Pick<OpeningRow, "mount" | "style">): boolean => inLayers(o) && o.style === "exchange";
+export type PartName =
+  | LayerName
+  | "panel"
+  | "panel back"
+  | "panel stop"
+  | "panel key"
+  | "casing"
+  | "sill"
+  | "shutter"
+  | "lintel"
+  | "voussoir"
+  | "stone sill";
 
 /** A sheet part of an opening: x from its middle, y from its foot, and how far its outer face lies in from the wall's outside. Model mm. */
 export interface OpeningPart {
@@ -23,6 +39,8 @@ export interface OpeningPart {
   /** The parts it is glued to by its outer face, and those by its inner; "wall" is the layer there. */
   readonly front: readonly string[];
   readonly behind: readonly string[];
+  /** Put in without glue, or not, whatever the others are. */
+  readonly loose?: boolean;
 }
 /** What is made for an opening, how far it reaches past it inside and outside of the wall, and into the room. Model mm. */
 export interface MadeOpening {
@@ -34,6 +52,7 @@ export interface MadeOpening {
   readonly reach: { readonly inner: number; readonly outer: readonly [number, number]; readonly head: number; readonly sill: number }; // prettier-ignore
   readonly into: number;
   readonly seed?: LayeredSeed;
+  readonly exchange?: ExchangeSeed;
   /** The arch that it ends under, as it is seen, over the floor. */
   readonly arch?: Arch;
 }
@@ -56,7 +75,7 @@ export function layeredSeed({ v, mm }: Pick<Made, "v" | "mm">, o: OpeningRow, ga
     door: o.kind === "door",
     width: gap.to - gap.from,
     height: gap.head - gap.sill,
-    lap: o.mount === "layersIn" ? -v.room : mm(o.lap),
+    lap: mountOf(o) === "layersIn" ? -v.room : mm(o.lap),
     edge: cut(v.frameEdge),
     stile: cut(v.stile),
     bottomRail: cut(v.bottomRail),
@@ -79,7 +98,8 @@ const of = (m: Made, part: LayerName): SheetItem => {
 export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpening {
   const { v, mm } = m;
   const layers = inLayers(o);
-  const seed = layers ? layeredSeed(m, o, gap) : undefined;
+  const swaps = exchanged(o);
+  const seed = layers && !swaps ? layeredSeed(m, o, gap) : undefined;
   const stack = m.thick.reduce((s, t) => s + t, 0);
   const seat = o.mount === "layersIn" ? mm(v.reveal) : o.mount === "layers" ? m.thick[0]! : stack;
   const parts: OpeningPart[] = [];
@@ -113,6 +133,11 @@ export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpeni
   const [low, high] = layers ? [0, gap.head - gap.sill] : [mm(o.sill) - gap.sill, mm(o.sill + o.height) - gap.sill];
   const rise = mm(riseOf(o));
   const arch: Arch | undefined = rise > 0 ? { half, rise, crown: high } : undefined;
+  const exchange: ExchangeSeed | undefined = swaps ? { half, height: high, door: gap.door, lap: mm(o.lap), stack, arch } : undefined; // prettier-ignore
+  if (exchange) {
+    parts.push(...exchangePanel(v, exchange));
+    into = sheet(v.panelBack).thickness;
+  }
   const onFace = (part: PartName, name: string, item: SheetItem, outline: readonly Vec2[], holes: PanelBody["holes"] = []) => parts.push({ part, name, outline, holes, item, depth: -item.thickness, front: [], behind: ["wall"] }); // prettier-ignore
   const outside = (part: PartName, name: string, item: SheetItem, x: Pair, y: Pair): unknown => onFace(part, name, item, rectangleOf(x, y)); // prettier-ignore
   const horn = layers && trim > 0 && !gap.door ? trim + mm(v.sillHigh) / 2 : 0;
@@ -151,21 +176,22 @@ export function madeOpening(m: Made, o: OpeningRow, gap: WallOpening): MadeOpeni
       over > 0 && arch ? ringPast(arch, over) : 0,
       (over > 0 && !arch) || below > 0 ? mm(v.stoneLap) : 0,
     );
-  const behind = o.mount === "layersIn" || !layers ? 0 : mm(o.lap) + (o.mount === "layers" && m.thick.length > 1 ? v.fit : 0); // prettier-ignore
+  const behind = swaps ? mm(o.lap) : o.mount === "layersIn" || !layers ? 0 : mm(o.lap) + (o.mount === "layers" && m.thick.length > 1 ? v.fit : 0); // prettier-ignore
   return {
     gap,
     parts,
-    loose: o.mount === "layersIn",
+    loose: mountOf(o) === "layersIn",
     reach: { inner: behind, outer: [side(shutter.left), side(shutter.right)], head: Math.max(layers ? trim : 0, over > 0 ? high + over - (gap.head - gap.sill) : 0), sill: Math.max(horn > 0 ? mm(v.sillHigh) : 0, below > 0 ? below - low : 0) }, // prettier-ignore
     into,
     ...(seed ? { seed } : {}),
+    ...(exchange ? { exchange } : {}),
     ...(arch ? { arch: { ...arch, crown: arch.crown + gap.sill } } : {}),
   };
 }
 type Pair = readonly [number, number];
 /** The opening in a wall's layer: as it is seen, or in what lies behind the face as large as what is let in there; a door's runs out at the foot of its wall. Across from the wall's left end, up from the floor. */
 export function holeIn(made: MadeOpening, o: OpeningRow, layer: number, foot: number): PanelBody["holes"][number] {
-  const more = o.mount === "layers" && layer > 0 ? made.reach.inner : 0;
+  const more = mountOf(o) === "layers" && layer > 0 ? made.reach.inner : 0;
   const { name, from, to, sill, head, door } = made.gap;
   const low = !door ? sill - more : sill <= foot + NEAR ? foot - 1 : sill;
   const [middle, half] = [(from + to) / 2, (to - from) / 2 + more];

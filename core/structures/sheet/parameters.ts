@@ -186,6 +186,10 @@ export const sheetSpec = {
     options: CLEAR_SHEETS,
     help: "Behind all sashes.",
   }),
+  panelSheet: choice({ group: layered, label: "Exchanged panels of", def: "styrene/20", options: PLAIN_SHEETS, own: "sheet", help: "Their faces: a sign, or the wall of another era." }), // prettier-ignore
+  panelBack: choice({ group: layered, label: "Backing of exchanged panels", def: "styrene/40", options: PLAIN_SHEETS, own: "sheet", help: "Also of the stop behind the wall and of the key; as thick as the magnets." }), // prettier-ignore
+  magnet: numeric({ group: layered, label: "Magnets or pins, diameter", unit: "mm", def: 3, min: 0, max: 20, usual: [0, 8], help: "Model mm, with what they need to go in. 0 leaves their holes out." }), // prettier-ignore
+  panelKey: numeric({ group: layered, label: "Key of exchanged panels", unit: "mm", def: 2, min: 0, max: 20, usual: [0, 6], help: "Model mm, square, in the lower left corner of the stop: the panel goes in one way only. 0 leaves it out." }), // prettier-ignore
   trimSheet: choice({ group: layered, label: "Trim and shutters of", def: "styrene/15", options: PLAIN_SHEETS, own: "sheet", help: "On the wall's face." }), // prettier-ignore
   sillSheet: choice({ group: layered, label: "Sills of", def: "styrene/40", options: PLAIN_SHEETS, own: "sheet", help: "They stand out under the trim." }), // prettier-ignore
   openings: table({
@@ -212,7 +216,7 @@ export const sheetSpec = {
       sill: length({ group: openings, label: "Bottom over the floor", def: inches(30), ...span(feet(0), feet(110), [feet(0), feet(60)]), help: "0 for a door." }), // prettier-ignore
       mount: choice({ group: openings, label: "Mounting", def: "flange", options: options({ flange: "casting from outside, with a flange", behind: "casting from behind", inside: "casting trimmed to sit inside", built: "built up: size is the clear opening", layers: "in layers, behind the face", layersWall: "in layers, behind the wall", layersIn: "in layers, pushed in" }), help: "In layers the size is the opening that is seen." }), // prettier-ignore
       lap: length({ group: openings, label: "Flange, or what hides behind", def: inches(4), ...span(feet(0), inches(18), [feet(0), inches(8)]), help: "On each side. Of a built-up opening: the thickness of its jambs. Of layers: what they are glued by." }), // prettier-ignore
-      style: choice({ group: openings, label: "Made as", def: "hung", options: options({ hung: "two sashes, one over the other", fixed: "one sash", casement: "two leaves side by side", panel: "door with panels", glazed: "door with glass over a panel", boards: "boards with ledges and a brace", split: "boards, split in halves" }), help: "What its layers are." }), // prettier-ignore
+      style: choice({ group: openings, label: "Made as", def: "hung", options: options({ hung: "two sashes, one over the other", fixed: "one sash", casement: "two leaves side by side", panel: "door with panels", glazed: "door with glass over a panel", boards: "boards with ledges and a brace", split: "boards, split in halves", exchange: "a panel to be exchanged" }), help: "What its layers are." }), // prettier-ignore
       across: count({ group: openings, label: "Panes across", def: 2, min: 1, max: 12, help: "Of each sash or leaf; of a door its panels." }), // prettier-ignore
       up: count({ group: openings, label: "Panes up", def: 2, min: 1, max: 12, help: "Of each sash or leaf; of a door its panels." }), // prettier-ignore
       shutters: choice({ group: openings, label: "Shutters", def: "none", options: options({ none: "none", both: "on both sides", left: "on the left", right: "on the right" }), help: "Flat on the wall, beside the trim." }), // prettier-ignore
