@@ -147,6 +147,14 @@ it("forty buildings with windows and doors in layers, drawn from all that is off
     expect(faultsOf(sheetBuilding.frame(p, ctx)).faults, String(seed)).toEqual([]);
   }
 });
+it("a cell that plays no part says nothing of its range", () => {
+  const told = (row: Row) =>
+    sheetRemarks(house({ rise: feet(10), ...row }), HO).filter((r) => r.param === "openings.0.rise");
+  expect(told({})).toEqual([]);
+  expect(told({ head: "round" })).toEqual([]);
+  // of a segmental arch a rise of a quarter of an inch is told, with the least that is usual
+  expect(told({ head: "segmental", rise: inches(0.75) }).map((r) => r.fix)).toEqual([{ label: "Set 0′-2″", value: inches(2) }]); // prettier-ignore
+});
 describe("what a drawing notes of openings", () => {
   const noted = (over: object) => ({ openings: [{ name: "W1", drawing: "South side", door: false, set: "flush" as const, trim: inches(4), width: feet(3), height: feet(5), ...over }], eaves: [] }); // prettier-ignore
   const said = (v: SheetValues, over: object) => sheetNotes(v, noted(over)).map((r) => [r.text, r.fix?.value]);
