@@ -30,7 +30,7 @@ describe("the cut list on its screen", () => {
   });
   it("of a building of sheet tells of a panel how long, wide and thick it is, its lines and its holes", async () => {
     const job = await openJob(bare(example("company-store")), "cutting");
-    await waitFor(() => expect(job.words()).toMatch(/rows · 395 pieces/));
+    await waitFor(() => expect(job.words()).toMatch(/rows · 427 pieces/));
     await job.user.click(screen.getByRole("cell", { name: "FS1" }));
     // 30 ft are 105 mm, less the ends' faces of 1.016; 24 ft and 3 of parapet are 94.5
     await waitFor(() => expect(job.words()).toMatch(/Long 102\.97 mm .* Wide 94\.50 mm .* Thick 1\.02 mm/));
