@@ -188,7 +188,7 @@ export const sheetSpec = {
   }),
   panelSheet: choice({ group: layered, label: "Exchanged panels of", def: "styrene/20", options: PLAIN_SHEETS, own: "sheet", help: "Their faces: a sign, or the wall of another era." }), // prettier-ignore
   panelBack: choice({ group: layered, label: "Backing of exchanged panels", def: "styrene/40", options: PLAIN_SHEETS, own: "sheet", help: "Also of the stop behind the wall and of the key; as thick as the magnets." }), // prettier-ignore
-  magnet: numeric({ group: layered, label: "Magnets or pins, diameter", unit: "mm", def: 3, min: 0, max: 20, usual: [0, 8], help: "Model mm, with what they need to go in. 0 leaves their holes out." }), // prettier-ignore
+  magnet: numeric({ group: layered, label: "Magnets or pins, diameter", unit: "mm", def: 3, min: 0, max: 20, usual: [0, 8], help: "Of exchanged panels; model mm, with what they need to go in. 0 leaves their holes out." }), // prettier-ignore
   panelKey: numeric({ group: layered, label: "Key of exchanged panels", unit: "mm", def: 2, min: 0, max: 20, usual: [0, 6], help: "Model mm, square, in the lower left corner of the stop: the panel goes in one way only. 0 leaves it out." }), // prettier-ignore
   trimSheet: choice({ group: layered, label: "Trim and shutters of", def: "styrene/15", options: PLAIN_SHEETS, own: "sheet", help: "On the wall's face." }), // prettier-ignore
   sillSheet: choice({ group: layered, label: "Sills of", def: "styrene/40", options: PLAIN_SHEETS, own: "sheet", help: "They stand out under the trim." }), // prettier-ignore
