@@ -1,5 +1,5 @@
 import type { Face, Frame } from "../../frame";
-import { NEAR, dot, planeAt, scale, type Vec3 } from "../../geometry";
+import { NEAR, addScaled, dot, planeAt, scale, type Vec3 } from "../../geometry";
 import { sheetOf, type TextureId } from "../../lumber";
 import { prototype } from "../../units";
 import { builder, type Builder } from "../builder";
@@ -252,7 +252,6 @@ function block(b: Builder, l: SheetLayout, ctx: Context, w: SheetWall, next: She
 const roofPanel = (l: SheetLayout, ctx: Context, s: Pick<PanelSeed, "id" | "origin" | "u" | "v" | "outline" | "bevel" | "holes" | "over" | "splices">) => panelMember(ctx.structure, { assembly: `${ctx.structure}/roof`, role: "roof sheet", letter: "RS", thickness: l.roof.thickness, stock: l.roof.id, ...s }); // prettier-ignore
 /** An eave hangs out over the front wall, and what covers the roof with it. */
 const overFront = (l: SheetLayout, ctx: Context): NonNullable<PanelSeed["over"]> => ({ assembly: `${ctx.structure}/front`, role: ROLES[l.layers[0]!.name][0], group: `${ctx.structure}/roof` }); // prettier-ignore
-const at = (p: Vec3, d: Vec3, by: number): Vec3 => [p[0] + d[0] * by, p[1] + d[1] * by, p[2] + d[2] * by];
 /** A plate under each seam of a roof sheet, between the walls: from where to where across, on its own lower face. */
 function roofPlates(
   b: Builder,
@@ -281,7 +280,7 @@ function slopes(b: Builder, l: SheetLayout, ctx: Context): void {
     const [c, t] = [Math.cos(x.tilt), sheetOf(PLATE)!.thickness];
     // its lower edge lies further in up the slope
     const end = gable ? l.wide / 2 : l.wide - insideOf(l);
-    roofPlates(b, ctx, { id, splices, y: [insideOf(l) / c + ROOM, (end - t * Math.sin(x.tilt)) / c - ROOM], origin: at(x.origin, x.n, -t), u: x.u, v: x.v }); // prettier-ignore
+    roofPlates(b, ctx, { id, splices, y: [insideOf(l) / c + ROOM, (end - t * Math.sin(x.tilt)) / c - ROOM], origin: addScaled(x.origin, x.n, -t), u: x.u, v: x.v }); // prettier-ignore
     b.datums[`under-${x.side}`] = planeAt(x.origin, x.n);
     for (const w of l.walls)
       l.layers.forEach((_, i) => {
