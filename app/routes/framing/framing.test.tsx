@@ -170,6 +170,25 @@ describe("a frame too large for the page", () => {
     expect(looked).toHaveBeenCalledTimes(1);
     looked.mockRestore();
   });
+  it("that is waited for is made, also where the next value is being typed by then", async () => {
+    const job = await openJob(large(), "framing");
+    const first = sticks();
+    await job.user.click(screen.getByRole("tab", { name: "Parameters" }));
+    await job.user.click(screen.getByRole("button", { name: "Unfold all" }));
+    const field = screen.getByLabelText<HTMLTextAreaElement>("Bays");
+    const bays = field.value.split(/[,;] /);
+    let answer = (): void => undefined;
+    workers.hold = new Promise((done) => (answer = done));
+    fireEvent.change(field, { target: { value: bays.slice(0, 36).join(", ") } });
+    fireEvent.change(field, { target: { value: bays.slice(0, 30).join(", ") } });
+    fireEvent.blur(field);
+    // typed on while the first is still being made, and not left
+    fireEvent.change(field, { target: { value: bays.slice(0, 20).join(", ") } });
+    answer();
+    await waitFor(() => expect(look().textContent).not.toMatch(/framing …/));
+    expect(sticks()).toBeLessThan(first - 9 * 20);
+    expect((await params(job)).bays).toHaveLength(30);
+  });
   it("tells why it cannot be framed, and goes on when it can again", async () => {
     const job = await openJob(large(), "framing");
     await job.user.click(screen.getByRole("tab", { name: "Parameters" }));

@@ -44,7 +44,9 @@ export function useLook(
 
   const busy = useRef(false);
   const next = useRef<() => void>(undefined);
-  const whenIdle = useCallback((make: () => Promise<unknown>): (() => void) => {
+  const nextIsAhead = useRef(false);
+  // what is begun ahead never takes the place of what is waited for
+  const whenIdle = useCallback((make: () => Promise<unknown>, ahead = false): (() => void) => {
     const start = (): void => {
       busy.current = true;
       next.current = undefined;
@@ -53,8 +55,11 @@ export function useLook(
         next.current?.();
       });
     };
-    if (busy.current) next.current = start;
-    else start();
+    if (!busy.current) start();
+    else if (!ahead || !next.current || nextIsAhead.current) {
+      next.current = start;
+      nextIsAhead.current = ahead;
+    }
     return () => {
       if (next.current === start) next.current = undefined;
     };
@@ -71,7 +76,7 @@ export function useLook(
   }, [away, now, wanted, ask, at, whenFramed, whenIdle]);
   useEffect(() => {
     if (id === undefined) return;
-    return whenAhead((to: Ask) => void whenIdle(() => lookFor(to, id, at).catch(() => undefined)));
+    return whenAhead((to: Ask) => void whenIdle(() => lookFor(to, id, at).catch(() => undefined), true));
   }, [id, at, whenAhead, whenIdle]);
   const looked = now ?? before;
   return { looked, fresh: now !== undefined || (late?.design === wanted && late?.at === at) };
