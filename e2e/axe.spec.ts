@@ -19,7 +19,12 @@ async function objections(page: Page, where: string): Promise<string[]> {
       // rows after the sixth are made like those before them, and so are the sticks of a drawing and of a layout
       const context = {
         include: [["html"]],
-        exclude: [["tbody tr:nth-child(n+7)"], ["[data-stick]:nth-of-type(n+13)"], ["main ol > li:nth-child(n+7)"]],
+        exclude: [
+          ["tbody tr:nth-child(n+7)"],
+          ["[data-stick]:nth-of-type(n+13)"],
+          ["main ol > li:nth-child(n+7)"],
+          ["main section > ol > li:nth-child(n+4)"],
+        ],
       };
       for (const theme of ["film", "lamp"] as const) {
         root.dataset.theme = theme;

@@ -60,11 +60,11 @@ describe("evenings", () => {
       { numRuns: 80 },
     );
   });
-  it("of a few tasks are as good as a whole-number program finds: 200 small jobs", async () => {
+  it("of a few tasks are as good as a whole-number program finds: 70 small jobs", async () => {
     const solver = await highs();
     const windows = evenings(4, 120);
     let seen = 0;
-    for (const tasks of fc.sample(jobs(4), { numRuns: 200, seed: 20261128 })) {
+    for (const tasks of fc.sample(jobs(4), { numRuns: 70, seed: 20261128 })) {
       const p = planEvenings(tasks, windows);
       const n = tasks.length;
       const M = 6000;
@@ -85,7 +85,7 @@ describe("evenings", () => {
       expect(p.end, JSON.stringify(tasks)).toBeCloseTo(r.ObjectiveValue, 4);
       expect(n).toBeLessThanOrEqual(4);
     }
-    expect(seen).toBeGreaterThan(190);
+    expect(seen).toBeGreaterThan(66);
   });
   it("of a week are those days, by the clock on the wall, also over the change to winter time", () => {
     const start = new Date(2026, 9, 20, 18, 0);

@@ -100,7 +100,7 @@ describe("what a plan aims at", () => {
           }
         },
       ),
-      { numRuns: 20 },
+      { seed: 1129, numRuns: 20 },
     );
   });
 });

@@ -6,10 +6,12 @@ const QUICK_NODES = 1500;
 const LAST_CHOICES = 6;
 /** Nodes the search may look at before the table takes over. */
 const SEARCH_NODES = 300_000;
+/** A table of this many cells costs about what one node of the search does. */
+const CELLS_A_NODE = 30;
 
 /**
- * The most valuable load: counts a_i ≤ limit_i with Σ size_i·a_i ≤ cap. Values are real, sizes and cap whole. Small
- * problems go by table (dynamic programming), larger ones by depth-first search with the ratio bound. Exact unless
+ * The most valuable load: counts a_i ≤ limit_i with Σ size_i·a_i ≤ cap. Values are real, sizes and cap whole. A
+ * depth-first search with the ratio bound goes first, and the table (dynamic programming) takes over where that is long. Exact unless
  * `quick`, which takes the best that a short search has seen.
  */
 export function knapsack(
@@ -23,10 +25,11 @@ export function knapsack(
     .map((_, i) => i)
     .filter((i) => values[i]! > 1e-12 && limits[i]! > 0 && sizes[i]! <= cap)
     .sort((a, b) => values[b]! / sizes[b]! - values[a]! / sizes[a]! || a - b);
-  if (order.length * cap > TABLE_CELLS || quick) {
-    const found = search(order, values, sizes, limits, cap, quick ? QUICK_NODES : SEARCH_NODES);
-    if (found.exact || quick) return found;
-  }
+  const cells = order.length * cap;
+  // a search that has looked at as much as the table would cost gives way to it
+  const nodes = quick ? QUICK_NODES : cells > TABLE_CELLS ? SEARCH_NODES : Math.floor(cells / CELLS_A_NODE);
+  const found = search(order, values, sizes, limits, cap, nodes);
+  if (found.exact || quick) return found;
   return table(order, values, sizes, limits, cap);
 }
 

@@ -44,8 +44,8 @@ describe("a job file that is broken", () => {
     expect(() => readJobFile(text)).toThrow(/40 levels/);
     expect(() => checkPlain(JSON.parse('{"a":{"__proto__":{"x":1}}}'))).toThrow(/called “__proto__”/);
   });
-  it("by chance keeps every key or is refused in words (400 of the 10,000 of npm run fuzz)", () => {
-    for (let i = 0; i < 400; i++) expect([i, misread(mutated(seeded(5_000_000 + i)))]).toEqual([i, undefined]);
+  it("by chance keeps every key or is refused in words (150 of the 10,000 of npm run fuzz)", () => {
+    for (let i = 0; i < 150; i++) expect([i, misread(mutated(seeded(5_000_000 + i)))]).toEqual([i, undefined]);
   });
 });
 

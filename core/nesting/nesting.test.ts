@@ -173,9 +173,9 @@ describe("drawn by chance", () => {
       }
     },
   );
-  it("they never take more sheets than plain shelves, over 200 sets", () => {
+  it("they never take more sheets than plain shelves, over 60 sets", () => {
     let [own, shelves] = [0, 0];
-    for (let seed = 1; seed <= 200; seed++) {
+    for (let seed = 1; seed <= 60; seed++) {
       const p = randomNest(seed, "snap", { plain: true, kinds: 25 });
       const r = [...nestings(p, 0)].at(-1)!;
       if (r.status !== "planned") continue;

@@ -118,13 +118,14 @@ describe("papers on pages", () => {
     const dir = mkdtempSync(join(tmpdir(), "cardo-papers-"));
     writeFileSync(join(dir, "p.pdf"), pdf);
     const DPI = 1200;
-    execFileSync("pdftoppm", ["-r", String(DPI), "-gray", "-png", "-singlefile", join(dir, "p.pdf"), join(dir, "p")]);
-    const { data, info } = await sharp(join(dir, "p.png")).raw().toBuffer({ resolveWithObject: true });
     const page = plan.pages[0]!;
     const [clip] = clips(plan);
     const px = (mm: number): number => (mm / 25.4) * DPI;
-    const row = Math.round(info.height - px(clip!.at[1] + clip!.high / 2 + page.shift[1]));
-    const dark = (x: number): boolean => data[(row * info.width + x) * info.channels]! < 128;
+    // one row of dots through the middle of the boards
+    const row = Math.round(px(297 - (clip!.at[1] + clip!.high / 2 + page.shift[1])));
+    execFileSync("pdftoppm", ["-r", String(DPI), "-y", String(row), "-H", "1", "-x", "0", "-W", String(Math.ceil(px(210))), "-gray", "-png", "-singlefile", join(dir, "p.pdf"), join(dir, "p")]); // prettier-ignore
+    const { data, info } = await sharp(join(dir, "p.png")).raw().toBuffer({ resolveWithObject: true });
+    const dark = (x: number): boolean => data[x * info.channels]! < 128;
     const edges: number[] = [];
     const [from, to] = [Math.round(px(clip!.at[0] + page.shift[0])), Math.round(px(clip!.at[0] + clip!.wide + page.shift[0]))]; // prettier-ignore
     for (let x = from + 2; x < to - 2; x++) if (dark(x) !== dark(x + 1)) edges.push(x);

@@ -82,9 +82,9 @@ describe("a place on the spot", () => {
   });
   it("is found on random spots, inside the outline and clear by another reckoning, or the sentence names what leaves none", () => {
     // bench/spots.ts takes 300
-    const { went, not } = tryRandomSpots(19, 70);
+    const { went, not } = tryRandomSpots(19, 26);
     // the run means something only if it saw both
-    expect(went).toBeGreaterThan(20);
-    expect(not).toBeGreaterThan(7);
+    expect(went).toBeGreaterThan(7);
+    expect(not).toBeGreaterThan(2);
   });
 });

@@ -167,7 +167,7 @@ describe("room", () => {
         const after = rooms(job(0, t, place(r.move!)));
         expect(after.length === 0 || after[0]!.room > -0.01).toBe(true);
       }),
-      { numRuns: 25 },
+      { numRuns: 10 },
     ); // prettier-ignore
   });
   it("is kept from what has to stay, as from a structure", () => {

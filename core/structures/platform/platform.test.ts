@@ -386,14 +386,14 @@ describe("what a platform is told", () => {
   });
 });
 
-it("what its spec offers stands sound or is refused: 70 random platforms over scales, stock and milling", () => {
+it("what its spec offers stands sound or is refused: 20 random platforms over scales, stock and milling", () => {
   let stood = 0;
-  for (let seed = 1; seed <= 70; seed++) {
+  for (let seed = 1; seed <= 20; seed++) {
     const { params, bench } = valuesFrom(platform, 52_000 + seed);
     const ctx = contextOf(bench);
     if (platform.check(params, ctx).length > 0) continue;
     stood++;
     expect(faultsOf(platform.frame(params, ctx), true).faults, `seed ${52_000 + seed}`).toEqual([]);
   }
-  expect(stood).toBeGreaterThan(40);
+  expect(stood).toBeGreaterThan(11);
 });

@@ -180,9 +180,9 @@ describe("what is told of a cover", () => {
   });
 });
 
-it("120 random buildings with trim and covers stand sound or are refused", () => {
+it("40 random buildings with trim and covers stand sound or are refused", () => {
   let stood = 0;
-  for (let seed = 1; seed <= 120; seed++) {
+  for (let seed = 1; seed <= 40; seed++) {
     const { params, bench } = trimmed(77_000 + seed);
     const ctx = contextOf(bench);
     if (sheetCheck(params as unknown as SheetValues, ctx).length > 0) continue;
@@ -191,5 +191,5 @@ it("120 random buildings with trim and covers stand sound or are refused", () =>
       [],
     );
   }
-  expect(stood).toBeGreaterThan(90);
+  expect(stood).toBeGreaterThan(29);
 });

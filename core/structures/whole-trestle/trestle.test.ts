@@ -260,9 +260,9 @@ describe(`any trestle (seed ${SEED})`, () => {
           expect(dot(sub(mid, at), b.place.along)).toBeCloseTo(0, 6);
         }
       }),
-      { seed: SEED, numRuns: 45 },
+      { seed: SEED, numRuns: 16 },
     );
-    expect(framed).toBeGreaterThan(25);
+    expect(framed).toBeGreaterThan(8);
   });
 });
 
