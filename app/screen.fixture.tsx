@@ -35,6 +35,7 @@ import Stock from "~/routes/stock/stock";
 import { drafter } from "~/workers/drafter";
 import { framer } from "~/workers/framer";
 import { planner } from "~/workers/planner";
+import { welder } from "~/workers/welder";
 
 /**
  * The screens in one process, without a browser: the real stages on the real server's own loaders, actions and database,
@@ -79,7 +80,10 @@ class NearWorker extends EventTarget {
     const name = /([a-z]+)\.worker/.exec(String(url))![1]!;
     workers.started.push(name);
     const { port1, port2 } = this.channel;
-    expose(name === "frame" ? framer : name === "draft" ? drafter : planner(), port1 as never);
+    expose(
+      name === "frame" ? framer : name === "draft" ? drafter : name === "weld" ? welder() : planner(),
+      port1 as never,
+    );
     port2.addEventListener("message", (e) => {
       const tell = (): unknown => this.dispatchEvent(new MessageEvent("message", { data: (e as MessageEvent).data }));
       void Promise.resolve(workers.hold).then(tell);

@@ -251,4 +251,12 @@ describe("the command line", () => {
     expect(full.stderr.trim()).toBe("cardo: The output could not be written: the disk is full.");
     expect(full.stdout.trim()).toBe("2");
   });
+
+  it("writes what is glued up as one solid, once, and leaves what is none", () => {
+    const out = join(dir, "whole");
+    const r = JSON.parse(cardo("stl", JOB, "--out", out, "--whole").out) as { written: string[]; left: string[] };
+    // a bent is one body, whichever of its pieces is asked for
+    expect(r).toEqual({ written: ["C1.stl"], left: [] });
+    expect(readFileSync(join(out, "C1.stl")).readUInt32LE(80)).toBeGreaterThan(15 * 12 - 80);
+  });
 });

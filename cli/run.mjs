@@ -51,6 +51,7 @@ if (!existsSync(stamp) || readFileSync(stamp, "utf8") !== now) {
     external: [
       "highs",
       "highs/*",
+      "manifold-3d",
       "pdfjs-dist",
       "pdfjs-dist/*",
       "@techstark/opencv-js",

@@ -1,3 +1,4 @@
+import { execFileSync } from "node:child_process";
 import { expect, test } from "@playwright/test";
 
 import { readFileSync } from "node:fs";
@@ -80,4 +81,21 @@ test("a piece is saved as a solid from its ticket", async ({ page }) => {
   const bytes = readFileSync(file);
   expect(bytes.length).toBe(84 + 50 * bytes.readUInt32LE(80));
   expect(bytes.readUInt32LE(80)).toBeGreaterThanOrEqual(12);
+});
+
+test("a chimney is saved as one solid to cast from: its library may do in its worker what no page may", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.getByRole("link", { name: "Open Agent's cottage" }).first().click();
+  await stage(page, "Framing");
+  await page.locator('[data-stick$="/chimney1/front"]').first().waitFor();
+  await page.keyboard.press("/");
+  await page.getByLabel("Piece mark, role or place").fill("CH1");
+  await page.keyboard.press("Enter");
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Save the 7 glued up as one solid (STL)" }).click();
+  const said = execFileSync("admesh", [await (await download).path()], { encoding: "utf8" });
+  expect(said).toMatch(/Number of parts\s*:\s*1\s/);
+  expect(said).toMatch(/Total disconnected facets\s*:\s*0\s+0/);
 });

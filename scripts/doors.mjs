@@ -30,8 +30,8 @@ const ALWAYS = {
   "cross-origin-embedder-policy": "require-corp",
   "permissions-policy": "camera=(), microphone=(), geolocation=(), payment=(), usb=()",
 };
-/** The picture library builds functions from text; it runs in a worker, whose own answer says what it may. */
-const EVALUATES = /^\/assets\/prototype\.worker-[\w-]+\.js$/;
+/** The libraries of pictures and of solids build functions from text; each runs in a worker of its own, whose answer says what it may. */
+const EVALUATES = /^\/assets\/(prototype|weld)\.worker-[\w-]+\.js$/;
 /** What Cardo's own pages send, and what is said of anything else. */
 const SENT = {
   form: [/^(application\/json|application\/x-www-form-urlencoded|multipart\/form-data)\s*(;|$)/i, "This takes a form."],

@@ -2,7 +2,7 @@ import { nominalOf } from "core/frame";
 import { bothEnds, chosenVariant, furtherWork, whereRanges } from "core/job";
 import { lookOf, stockName } from "core/lumber";
 import { toast } from "sonner";
-import { askDrafter } from "~/job/framer";
+import { askDrafter, askWelder } from "~/job/framer";
 import { fileName, saveFile } from "~/job/saveFile";
 import { useCutMarks } from "~/job/useCutMarks";
 import { useJob } from "~/job/JobContext";
@@ -47,6 +47,14 @@ export default function TicketFacts({ facts, selected }: { readonly facts: Facts
     if (bytes)
       saveFile(new Blob([bytes as BlobPart], { type: "model/stl" }), fileName(`${doc.name} ${piece.mark}`, "stl")); // prettier-ignore
     else toast(`${piece.mark} is not one closed body; take it to pieces first.`);
+  };
+  const saveWhole = async (): Promise<void> => {
+    const { bytes, bodies } = await askDrafter((w) => w.bodies(ask, selected)).then((all) =>
+      askWelder((w) => w.stl(all, piece.mark)),
+    );
+    if (bytes)
+      saveFile(new Blob([bytes as BlobPart], { type: "model/stl" }), fileName(`${doc.name} ${piece.mark} whole`, "stl")); // prettier-ignore
+    else toast(`The ${facts.gluedUp} pieces stand apart as ${bodies} bodies: they are not one solid.`);
   };
   return (
     <section aria-label={`Ticket of ${piece.mark}`}>
@@ -138,6 +146,11 @@ export default function TicketFacts({ facts, selected }: { readonly facts: Facts
         {shape.kind !== "bent" && (
           <button className="link min-h-6" onClick={() => void saveStl()}>
             Save as STL
+          </button>
+        )}
+        {facts.gluedUp > 1 && (
+          <button className="link min-h-6" onClick={() => void saveWhole()}>
+            Save the {facts.gluedUp} glued up as one solid (STL)
           </button>
         )}
       </p>

@@ -3,6 +3,7 @@ import type { JobDoc } from "core/job";
 import type { Drafter } from "~/workers/drafter";
 import type { Framer } from "~/workers/framer";
 import type { Ask } from "~/workers/heldDesigns";
+import type { StlWelder } from "~/workers/welder";
 import { startWhenAsked } from "./Endable";
 
 /** Frames of more sticks than this are made and checked off the main thread. */
@@ -18,6 +19,11 @@ export const askChecker = startWhenAsked<Framer>(newFramer);
 /** Asks the worker that draws sheets. */
 export const askDrafter = startWhenAsked<Drafter>(
   () => new Worker(new URL("../workers/draft.worker.ts", import.meta.url), { type: "module" }),
+);
+
+/** Asks the worker that welds bodies into one solid. */
+export const askWelder = startWhenAsked<StlWelder>(
+  () => new Worker(new URL("../workers/weld.worker.ts", import.meta.url), { type: "module" }),
 );
 
 let count = 0;

@@ -1,5 +1,8 @@
 import { pageSvg, type PaperId, type PdfFonts, type PdfOptions } from "core/drawing";
 import { stlOf } from "core/drawing/stl";
+import { bodiesOf } from "core/drawing/welded";
+import { gluedUpWith } from "core/frame";
+import type { Vec3 } from "core/geometry";
 import { jigDxf, jigSheets, jigSvg, pagesOf, type JigSheet } from "core/jigs";
 import { cutFileAs, cutFileName, cutFiles, cutFileSize } from "core/jigs/cutFile";
 import type { BookletPart, Planned } from "core/lists";
@@ -54,6 +57,11 @@ export const drafter = {
   async stl(ask: Ask, stick: string): Promise<Uint8Array | undefined> {
     const found = (await designFor(ask)).structures.flatMap((s) => s.resolved.sticks).find((k) => k.id === stick);
     return found && stlOf(found, found.member.role);
+  },
+  /** A stick with all that is glued up with it, as convex bodies by their corners. */
+  async bodies(ask: Ask, stick: string): Promise<readonly (readonly Vec3[])[]> {
+    const frame = (await designFor(ask)).structures.find((s) => stick.startsWith(`${s.structure.id}/`))!.resolved;
+    return bodiesOf(gluedUpWith(frame, stick));
   },
   /** What a cutter takes off the job, sheet by sheet. */
   async cuts(ask: Ask, kerf: number): Promise<readonly CutEntry[]> {

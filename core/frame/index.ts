@@ -27,3 +27,4 @@ export * from "./samePiece";
 export * from "./pieces";
 export * from "./lying";
 export * from "./bend";
+export * from "./gluedUp";
