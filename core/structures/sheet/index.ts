@@ -32,7 +32,7 @@ export const sheetBuilding: StructureKind = {
   purpose: "Walls of textured or plain sheet in layers, with or without a core, and a roof of sheet.",
   headline: [{ dimension: "peak", words: "from floor to peak" }],
   stiffenedBy: "its corners",
-  version: 3,
+  version: 4,
   spec: sheetSpec,
   Params: SheetParams,
   home: "side",

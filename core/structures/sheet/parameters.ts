@@ -116,7 +116,7 @@ export const sheetSpec = {
     help: "A lining that is seen inside.",
   }),
   outOfTrue: numeric({ group: layers, label: "Its lines run off, per 100 mm", unit: "mm", def: 0, min: 0, max: 5, usual: [0, 5], help: "Model mm: hold a square against the edge of the sheet at hand and measure how far a line leaves it in 100 mm. 0 where the lines are square to its edge." }), // prettier-ignore
-  sheetLong: numeric({ group: layers, label: "Longest sheet at hand", unit: "mm", def: 304.8, min: 50, max: 3000, usual: [150, 1000], help: "Model mm. Walls that are longer are parted, on a line of upright boards, clear of openings, each layer elsewhere; roofs and level trim in equal lengths." }), // prettier-ignore
+  sheetLong: numeric({ group: layers, label: "Longest sheet at hand", unit: "mm", def: 304.8, min: 50, max: 3000, usual: [150, 1000], help: "Model mm. Walls that are longer are parted, on a line of upright boards, clear of openings, each layer elsewhere; roofs and trim in equal lengths." }), // prettier-ignore
   corner: choice({
     group: corners,
     label: "Corners",

@@ -28,6 +28,45 @@ const sound = (v: SheetValues): ResolvedFrame => {
 const seams = (v: SheetValues) => wallSeams(sheetLayout(v, HO), sheetLayout(v, HO).walls[0]!);
 const parts = (r: ResolvedFrame, id: string) => r.byMember.get(`t/${id}`)!;
 
+describe("barge boards longer than a sheet", () => {
+  // 160 ft are 560 mm, half of that and a foot of overhang 283.5, on the slope of 6 in 12 some 317
+  const wide = (over: Partial<Record<keyof SheetValues, unknown>> = {}) => shed({ width: feet(160), fascia: inches(8), ...over }); // prettier-ignore
+  const half = 280 + 3.5;
+  it("are parted plumb into equal lengths, at both ends of the building the same, and leave nothing out", () => {
+    const [r, whole] = [sound(wide()), sound(wide({ sheetLong: 3000 }))];
+    for (const [id, sign] of [
+      ["right-front", -1],
+      ["right-back", 1],
+      ["left-front", -1],
+      ["left-back", 1],
+    ] as const) {
+      const found = parts(r, `trim/barge/${id}`).map((k) => boundsOf(k.parts)).sort((a, b) => a.min[1] - b.min[1]); // prettier-ignore
+      const ys = sign < 0 ? [-half, -half / 2, 0] : [0, half / 2, half];
+      expect(
+        found.map((x) => [x.min[1], x.max[1]]),
+        id,
+      ).toEqual([near([ys[0]!, ys[1]!])[0], near([ys[1]!, ys[2]!])[0]]);
+      const volume = (x: ResolvedFrame): number => parts(x, `trim/barge/${id}`).reduce((s, k) => s + k.parts.reduce((n, p) => n + volumeOf(p), 0), 0); // prettier-ignore
+      expect(volume(r), id).toBeCloseTo(volume(whole), 6);
+      expect(parts(whole, `trim/barge/${id}`)).toHaveLength(1);
+      // the lower part's upper corner is where the roof's underside is over the seam
+      expect(found[sign < 0 ? 0 : 1]!.max[2], id).toBeCloseTo(parts(whole, `trim/barge/${id}`).map((k) => boundsOf(k.parts).max[2])[0]! - half / 4, 6); // prettier-ignore
+    }
+  });
+  it("come off the bench as the cut list has them", () => {
+    const values = { length: feet(40), width: feet(160), fascia: inches(8) };
+    const d = designOf({ ...emptyJob("Barges"), structures: [newStructure("sheet", "s", "Barn", values)] });
+    // two boards of two parts at each end: lower ones and upper ones, two of each the other way round
+    const barges = piecesOf(d.structures[0]!.resolved.sticks).filter((p) => p.role === "barge board");
+    expect(barges.reduce((n, p) => n + p.sticks.length, 0)).toBe(8);
+    expect(notAsListed(d)).toEqual([]);
+  });
+  it("stay whole where the sheet just takes them along the slope, plumb ends and all, and not where it is short of that", () => {
+    const takes = half * Math.hypot(1, 0.5) + ((8 / 12) * 3.5) / 2;
+    expect(parts(sound(wide({ sheetLong: takes + 0.01 })), "trim/barge/left-front")).toHaveLength(1);
+    expect(parts(sound(wide({ sheetLong: takes - 0.01 })), "trim/barge/left-front")).toHaveLength(2);
+  });
+});
 describe("roofs and trim longer than a sheet", () => {
   it("are parted evenly, a plate under each seam between the walls; together they are the roof", () => {
     // 420 mm and a foot over at either end: 427 in two, parted in the middle

@@ -80,7 +80,8 @@ export function fasciasOut(l: SheetLayout): { readonly eaves: number; readonly e
 }
 /**
  * Boards under the edges of an overhanging roof: at each eave a level one whose top is bevelled to the slope, between the
- * barge boards, which run up under the ends to a plumb joint at the ridge and cover its ends.
+ * barge boards, which run up under the ends to a plumb joint at the ridge and cover its ends. What is longer than a sheet is parted
+ * into equal lengths, a barge board plumb as it is at the ridge.
  */
 export function fascias(b: Builder, l: SheetLayout, ctx: Context, on: On): void {
   const out = fasciasOut(l);
@@ -103,6 +104,8 @@ export function fascias(b: Builder, l: SheetLayout, ctx: Context, on: On): void 
     }
   if (out.ends === 0) return;
   const plumb = high * Math.hypot(1, l.k);
+  // along the slope a part with plumb ends takes its own length, and what its ends lean by
+  const longest = (l.v.sheetLong - high * l.k) / Math.hypot(1, l.k);
   const edge = l.wide / 2 + l.mm(l.v.overhang);
   for (const w of l.walls.filter((x) => !x.long)) {
     const along = w.e[1];
@@ -111,7 +114,7 @@ export function fascias(b: Builder, l: SheetLayout, ctx: Context, on: On): void 
     const made = spans.map(([y0, y1, side]) => {
       const [a, c] = along > 0 ? [y0, y1] : [y1, y0];
       const at = (y: number, drop: number): Vec2 => [along * y, under(l, y) - drop];
-      const id = put({ id: `${ctx.structure}/trim/barge/${w.name}${gable ? `-${side}` : ""}`, role: "barge board", letter: "BG", origin: [half(w.n[0]) * (l.long / 2 + out.ends - t), 0, 0], u: w.e, outline: [at(a, plumb), at(c, plumb), at(c, 0), at(a, 0)] }); // prettier-ignore
+      const id = put({ id: `${ctx.structure}/trim/barge/${w.name}${gable ? `-${side}` : ""}`, role: "barge board", letter: "BG", origin: [half(w.n[0]) * (l.long / 2 + out.ends - t), 0, 0], u: w.e, outline: [at(a, plumb), at(c, plumb), at(c, 0), at(a, 0)], splices: evenSeams(at(a, 0)[0], at(c, 0)[0], longest) }); // prettier-ignore
       b.join(touching(id, on.roof(side), "e2", "-w"));
       for (const e of eaves) b.join(touching(e, id, w.name === "right" ? (e.endsWith("front") ? "e1" : "e3") : e.endsWith("front") ? "e3" : "e1", "-w")); // prettier-ignore
       return id;
