@@ -311,8 +311,8 @@ program
   .option("--whole", "each with all that is glued up with it, as one solid: a master to be printed or cast from")
   .action(async (job: string, o: { out: string; marks?: string; whole?: true }) => {
     const { stlOf } = await import("../core/drawing/stl");
-    const { gluedUpWith } = await import("../core/frame");
-    const { bodiesOf, loadWelder, weldedStl } = await import("../core/drawing/welded");
+    const { bodiesOf, gluedUpWith } = await import("../core/frame");
+    const { loadWelder, weldedStl } = await import("../core/drawing/welded");
     const { design } = await readDesign(job);
     const welder = o.whole && (await loadWelder());
     const marks = o.marks?.split(",").map((m) => m.trim());

@@ -1,7 +1,6 @@
 import { pageSvg, type PaperId, type PdfFonts, type PdfOptions } from "core/drawing";
 import { stlOf } from "core/drawing/stl";
-import { bodiesOf } from "core/drawing/welded";
-import { gluedUpWith } from "core/frame";
+import { bodiesOf, gluedUpWith } from "core/frame";
 import type { Vec3 } from "core/geometry";
 import { jigDxf, jigSheets, jigSvg, pagesOf, type JigSheet } from "core/jigs";
 import { cutFileAs, cutFileName, cutFiles, cutFileSize } from "core/jigs/cutFile";

@@ -4,11 +4,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { beforeAll, describe, expect, it } from "vitest";
 import "../structures/all";
-import { gluedUpWith, type Resolved, type ResolvedFrame } from "../frame";
+import { bodiesOf, gluedUpWith, type Resolved, type ResolvedFrame } from "../frame";
 import { volumeOf, type Vec3 } from "../geometry";
 import { designOf, emptyJob, newStructure } from "../job";
 import { feet } from "../units";
-import { bodiesOf, loadWelder, weldedStl, type Welder } from "./welded";
+import { loadWelder, weldedStl, type Welder } from "./welded";
 
 const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 const cross = (a: Vec3, b: Vec3): Vec3 => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]]; // prettier-ignore

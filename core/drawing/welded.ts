@@ -1,6 +1,5 @@
 import type { ManifoldToplevel } from "manifold-3d";
-import { cornersOf, type Vec3 } from "../geometry";
-import type { Resolved } from "../frame";
+import type { Vec3 } from "../geometry";
 import { stlBytes, type Triangle } from "./stl";
 
 /** Corners are laid on a grid of this, model mm, so that faces that meet are the same to the last digit. */
@@ -34,9 +33,6 @@ export async function loadWelder(locate?: (file: string) => string): Promise<Wel
     },
   };
 }
-
-/** The convex parts of sticks, each by its corners, as they stand. */
-export const bodiesOf = (sticks: readonly Resolved[]): readonly (readonly Vec3[])[] => sticks.flatMap((s) => s.parts.map(cornersOf)); // prettier-ignore
 
 /** Bodies that touch as one in a binary STL file, model mm; how many pieces they fall into where they are not one. */
 export function weldedStl(w: Welder, bodies: readonly (readonly Vec3[])[], name: string): Uint8Array | number {

@@ -1,3 +1,4 @@
+import { cornersOf, type Vec3 } from "../geometry";
 import type { Resolved, ResolvedFrame } from "./resolve";
 
 /**
@@ -17,3 +18,5 @@ export function gluedUpWith(r: ResolvedFrame, stick: string): readonly Resolved[
   for (const m of held) for (const n of meets.get(m) ?? []) held.add(n);
   return [of, ...r.sticks.filter((s) => s !== of && held.has(s.member.id))];
 }
+/** The convex parts of sticks, each by its corners, as they stand. */
+export const bodiesOf = (sticks: readonly Resolved[]): readonly (readonly Vec3[])[] => sticks.flatMap((s) => s.parts.map(cornersOf)); // prettier-ignore
