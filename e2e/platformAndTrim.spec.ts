@@ -11,7 +11,7 @@ test("a platform on columns: a stair that lands, a gate, a second one across the
   await page.getByRole("button", { name: "Add a gate" }).click();
   // a leaf of five sticks, and one more length of railing: a handrail, two rails and a post
   await expect(page.getByText(new RegExp(`^${before + 9} pieces`))).toBeVisible();
-  await page.getByLabel("A second one, mirrored", { exact: true }).check();
+  await page.getByLabel("A second one, mirrored", { exact: true }).click();
   await expect(page.getByText(new RegExp(`^${2 * (before + 9)} pieces`))).toBeVisible();
   await page.getByText("End", { exact: true }).click();
   await page.getByRole("button", { name: /^Between both, / }).first().click(); // prettier-ignore
