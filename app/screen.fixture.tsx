@@ -81,7 +81,7 @@ class NearWorker extends EventTarget {
     workers.started.push(name);
     const { port1, port2 } = this.channel;
     expose(
-      name === "frame" ? framer : name === "draft" ? drafter : name === "weld" ? welder() : planner(),
+      { frame: () => framer, draft: () => drafter, weld: () => welder(), planner: () => planner() }[name]!(),
       port1 as never,
     );
     port2.addEventListener("message", (e) => {

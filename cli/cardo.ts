@@ -310,34 +310,17 @@ program
   .option("--marks <marks>", "only these marks, parted by commas")
   .option("--whole", "each with all that is glued up with it, as one solid: a master to be printed or cast from")
   .action(async (job: string, o: { out: string; marks?: string; whole?: true }) => {
-    const { stlOf } = await import("../core/drawing/stl");
-    const { bodiesOf, gluedUpWith } = await import("../core/frame");
-    const { loadWelder, weldedStl } = await import("../core/drawing/welded");
+    const { pieceSolids, wholeSolids } = await import("./solids");
+    const { loadWelder } = await import("../core/drawing/welded");
     const { design } = await readDesign(job);
-    const welder = o.whole && (await loadWelder());
     const marks = o.marks?.split(",").map((m) => m.trim());
     const strange = marks?.filter((m) => !design.pieces.some((p) => p.mark === m)) ?? [];
     if (strange.length > 0) throw new BadInput(`No piece has the mark ${strange.join(", ")}; \`cardo pieces ${job}\` lists them.`); // prettier-ignore
     const { makeFolder } = await import("../app/data/folder.server");
     onto(o.out, () => makeFolder(resolve(o.out)));
-    const sticks = new Map(sound(design).structures.flatMap((s) => s.resolved.sticks.map((k) => [k.id, { k, frame: s.resolved }] as const))); // prettier-ignore
-    // what is in a file already as part of a whole has none of its own
-    const done = new Set<string>();
-    const [written, left]: [string[], string[]] = [[], []];
-    for (const p of design.pieces) {
-      if (marks && !marks.includes(p.mark)) continue;
-      const { k, frame } = sticks.get(p.sticks[0]!)!;
-      if (done.has(k.id)) continue;
-      const all = welder ? gluedUpWith(frame, k.id) : [k];
-      all.forEach((x) => done.add(x.id));
-      const bytes = welder ? weldedStl(welder, bodiesOf(all), k.member.assembly) : stlOf(k, `${p.mark} ${p.role}`);
-      if (!bytes || typeof bytes === "number") left.push(p.mark);
-      else {
-        onto(join(o.out, `${p.mark}.stl`), () => writeFileSync(join(o.out, `${p.mark}.stl`), bytes));
-        written.push(`${p.mark}.stl`);
-      }
-    }
-    print({ written, left });
+    const { files, left } = o.whole ? wholeSolids(sound(design), await loadWelder(), marks) : pieceSolids(sound(design), marks); // prettier-ignore
+    for (const f of files) onto(join(o.out, f.name), () => writeFileSync(join(o.out, f.name), f.bytes));
+    print({ written: files.map((f) => f.name), left });
   });
 
 program
